@@ -1,0 +1,75 @@
+"""What every line of one paper is judged with: the problem, its letters, the original."""
+
+from dataclasses import dataclass
+
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import Ring, ring
+from uchuu_core.kernel.solution_sets import SolutionSet, solution_set
+from uchuu_core.notation import read
+from uchuu_core.tree.nodes import Line, Relation
+from uchuu_core.tree.paths import letters
+
+
+@dataclass(frozen=True, slots=True)
+class Context:
+    """The problem read once, with one ring for all its lines."""
+
+    problem: Problem
+    given: Line
+    unknown: str
+    ring: Ring
+    original: SolutionSet | None
+
+    @property
+    def is_equation(self) -> bool:
+        """Whether the lines are equations to be solved."""
+        return self.problem.task == "solve"
+
+
+def readable_lines(problem: Problem) -> list[Line | Failure]:
+    """Return each line's tree, or why it cannot be read."""
+    found: list[Line | Failure] = []
+    for text in problem.lines:
+        try:
+            found.append(read(text, juxtaposition=problem.house.juxtaposition))
+        except Failure as failure:
+            found.append(failure)
+    return found
+
+
+def context_of(problem: Problem, lines: list[Line | Failure]) -> Context:
+    """Read the given and settle unknown and ring.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+    """
+    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    names: frozenset[str] = letters(given)
+    unknown = problem.variable or guessed_unknown(given, lines)
+    for line in lines:
+        if not isinstance(line, Failure):
+            names |= letters(line)
+    algebra = ring(tuple(sorted(names | {unknown} if unknown else names)))
+    return Context(problem, given, unknown, algebra, _original(given, unknown, algebra))
+
+
+def guessed_unknown(given: Line, lines: list[Line | Failure]) -> str:
+    """Return the letter that is solved for: the only one, else the one left alone, else x."""
+    found = sorted(letters(given))
+    if len(found) <= 1:
+        return found[0] if found else "x"
+    for line in reversed(lines):
+        if isinstance(line, Relation):
+            for side in (line.left, line.right):
+                if len(getattr(side, "name", "")) and side.name in found:  # type: ignore[union-attr]
+                    return side.name  # type: ignore[union-attr]
+    return "x" if "x" in found else found[-1]
+
+
+def _original(given: Line, unknown: str, algebra: Ring) -> SolutionSet | None:
+    try:
+        return solution_set(given, unknown, algebra)
+    except (NotRational, Undefined):
+        return None

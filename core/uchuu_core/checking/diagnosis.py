@@ -1,0 +1,192 @@
+"""Which error leads from one line to the next: every one that reproduces the line, then ranked.
+
+The verdict "wrong" is the kernel's and comes first. Here candidates are made by the error moves at
+every place of the line before (and of its lawful forms), compared by fingerprint. When none fits,
+nothing is named.
+"""
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+
+from uchuu_core.checking import slips
+from uchuu_core.checking.fingerprint import NoPrint, Print, equation_print, print_of, ratio
+from uchuu_core.checking.states import lawful_states
+from uchuu_core.moves.catalogue import ERRORS
+from uchuu_core.moves.errors import answers, copying, equations
+from uchuu_core.moves.move import Move, places
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Line, Outcome, Relation, Sum
+from uchuu_core.tree.paths import letters
+from uchuu_core.tree.shape import unordered
+
+_NOT_SEARCHED = {
+    copying.NUMBER_CHANGED.key,
+    copying.ARITHMETIC_SLIP.key,
+    answers.ROUNDED_TOO_EARLY.key,
+    answers.SOLUTION_WRONGLY_REJECTED.key,
+    equations.IDENTITY_MISREAD.key,
+    equations.CONTRADICTION_MISREAD.key,
+}
+_LAST = {
+    copying.SIGN_CHANGED.key: 1,
+    copying.TERM_LOST.key: 2,
+}
+SEARCHED: tuple[Move, ...] = tuple(
+    move for move in ERRORS if move.key not in _NOT_SEARCHED and move.effect.value == "wrong"
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Found:
+    """One error that reproduces the line.
+
+    ``steps`` counts the lawful forms between (0: from the line itself); ``closeness`` is 0 when
+    the very line comes out, 1 for equal sides, 2 for an equation up to a factor or moved terms.
+    """
+
+    error: str
+    closeness: int
+    steps: int
+    wrong: Line
+
+
+class Target:
+    """The line to reproduce, with what candidates are compared by."""
+
+    def __init__(self, line: Line) -> None:
+        self.line = without_brackets(line)
+        self.shape = unordered(self.line)
+        self.is_equation = isinstance(line, Relation)
+        self.sides: tuple[Print, Print] | None = None
+        self.ratio: int | None = None
+        self.print: Print | None = None
+        if isinstance(line, Relation):
+            self.sides = equation_print(line)
+            self.ratio = ratio(line)
+        elif not isinstance(line, Outcome):
+            self.print = print_of(line)  # type: ignore[arg-type]
+
+    def closeness(self, candidate: Line) -> int | None:
+        """Return how close *candidate* comes (see ``Found``), None when it is another line."""
+        if isinstance(candidate, Relation) is not self.is_equation or isinstance(
+            candidate, Outcome
+        ):
+            return None
+        try:
+            if isinstance(candidate, Relation):
+                sides = equation_print(candidate)
+                if sides == self.sides or sides == (self.sides or ())[::-1]:
+                    return 0 if unordered(candidate) == self.shape else 1
+                same = self.ratio is not None and ratio(candidate) == self.ratio
+                return 2 if same else None
+            if print_of(candidate) == self.print:  # type: ignore[arg-type]
+                return 0 if unordered(candidate) == self.shape else 1
+        except NoPrint:
+            return None
+        return None
+
+
+def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
+    """Return every error that leads from *before* to *line*, best first; empty when none does."""
+    try:
+        target = Target(line)
+    except NoPrint:
+        return []
+    states = lawful_states(before)
+    found = list(_searched(states, target))
+    found = [f for f in found if f.closeness < 2] or found
+    if not found or all(f.error in _LAST or f.steps > 6 for f in found):
+        found.extend(slips.slips(states, target.line, target.closeness, Found))
+    return ranked(found, states[0], target)
+
+
+def _searched(states: list[Line], target: Target) -> Iterator[Found]:
+    start_shape = unordered(states[0])
+    for steps, state in enumerate(states):
+        hits = 0
+        parts = places(state)
+        for move in SEARCHED:
+            if move.key in _LAST and steps:
+                continue
+            for step in move.apply_at(state, parts):
+                near = target.closeness(step.result)
+                if near is not None and unordered(step.result) != start_shape:
+                    hits += 1
+                    yield Found(move.key, near, steps, step.result)
+        if hits:
+            return
+
+
+def directly_reproduced(before: Line, line: Line) -> Found | None:
+    """Return an error that gives exactly this writing from *before*, as no lawful form does.
+
+    Used for a line that is right in value: right by luck (the contract's ``doubt``).
+    """
+    try:
+        target = Target(line)
+    except NoPrint:
+        return None
+    start = without_brackets(before)
+    states = lawful_states(before, most=40)
+    if any(unordered(state) == target.shape for state in states):
+        return None
+    parts = places(start)
+    for move in SEARCHED:
+        if move.key in _LAST:
+            continue
+        for step in move.apply_at(start, parts):
+            if unordered(step.result) == target.shape and step.result != start:
+                return Found(move.key, 0, 0, step.result)
+    return None
+
+
+_PREFERRED = {
+    # the convention "which id wins" of the catalogue, as pairs: the first wins over the second
+    ("distribute-minus-first-term-only", "distribute-first-term-only"),
+    ("eq-minus-before-fraction", "lineq-clearing-missed-term"),
+    ("lineq-negative-coefficient-lost", "lineq-one-side-only"),
+    ("lineq-negative-coefficient-lost", "lineq-same-sign-when-moved"),
+    ("lineq-same-sign-when-moved", "lineq-constant-as-answer"),
+    ("lineq-clearing-missed-term", "distribute-first-term-only"),
+    ("like-exponents-added", "like-unlike-terms-joined"),
+    ("like-invisible-one", "like-unlike-terms-joined"),
+    ("order-multiply-before-power", "expand-square-termwise"),
+    ("sign-square-swallows-minus", "copy-sign-changed"),
+    ("fraction-top-not-scaled", "order-add-before-multiply"),
+    ("lineq-subtracts-coefficient", "lineq-constant-as-answer"),
+}
+_EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)
+
+
+def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
+    last = _LAST.get(found.error, 0) or (3 if found.error in slips.KEYS else 0)
+    if found.error == copying.NUMBER_CHANGED.key:
+        last = 1
+    general = 0
+    if found.error == "order-add-before-subtract" and _leads_negative(before):
+        general = 1
+    if found.error == "sign-unlike-magnitudes-added" and not _leads_negative(before):
+        general = 1 if not letters(before) else 0
+    order = [move.key for move in ERRORS].index(found.error)
+    on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
+    return (1 if last else 0, found.closeness // 2, found.steps, general, on_sides, last, order)
+
+
+def _leads_negative(line: Line) -> bool:
+    """Whether the first written number of a sum is negative."""
+    return isinstance(line, Sum) and line.terms[0].sign == "-"
+
+
+def ranked(found: Iterable[Found], before: Line, target: Target) -> list[Found]:
+    """Return the best candidate of each error, best first."""
+    best: dict[str, Found] = {}
+    for item in sorted(found, key=lambda f: _place(f, before, target)):
+        best.setdefault(item.error, item)
+    order = list(best.values())
+    for winner, loser in _PREFERRED:
+        keys = [item.error for item in order]
+        if winner in keys and loser in keys and keys.index(winner) > keys.index(loser):
+            if best[winner].steps <= best[loser].steps:
+                order.insert(keys.index(loser), order.pop(keys.index(winner)))
+    return order
+

@@ -1,0 +1,226 @@
+"""A whole paper: every line judged against the one before, then the answer against the original.
+
+Follow-through: after a wrong line the rest is judged against what the student has.
+"""
+
+from typing import Any
+
+from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
+from uchuu_core.checking.line import Judgement, is_statement, judged
+from uchuu_core.checking.reasons import reason_for
+from uchuu_core.checking.right_line import right_line
+from uchuu_core.contract import LineError, Problem
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.equality import Counter, agreement
+from uchuu_core.kernel.finished import ALONE, LOWEST_TERMS, unmet_forms
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solution_sets import SolutionSet, described, solution_set
+from uchuu_core.moves.catalogue import wordings
+from uchuu_core.moves.errors import answers, equations
+from uchuu_core.notation import latex, spoken
+from uchuu_core.tree.nodes import Line, Outcome, Relation
+
+_STOPS = {
+    ALONE: answers.STOP_UNKNOWN_NOT_ALONE.key,
+    LOWEST_TERMS: answers.STOP_NOT_LOWEST_TERMS.key,
+}
+
+
+def check(problem: Problem) -> dict[str, Any]:
+    """Return the contract's ``check`` answer for *problem* with its lines.
+
+    Raises:
+        Unreadable, TooLarge: the given itself cannot be read (a bad line is only marked).
+    """
+    lines = readable_lines(problem)
+    context = context_of(problem, lines)
+    records: list[dict[str, Any]] = []
+    before: Line = context.given
+    answer: Line | None = None
+    broken = False
+    first_wrong: int | None = None
+    error: str | None = None
+    for number, line in enumerate(lines, start=1):
+        text = problem.lines[number - 1]
+        if isinstance(line, Failure):
+            records.append({"text": text, "verdict": "unreadable", "failure": line.as_record()})
+            continue
+        is_last = number == len(lines)
+        judgement = _judged(before, line, context)
+        if is_last and not broken and not judgement.is_check_line:
+            _hold_against_original(judgement, line, context)
+        record = _record(text, line, judgement)
+        if judgement.verdict in ("wrong", "loses"):
+            named = _named_error(before, line, judgement, context)
+            record["error"] = named and _as_dict(named)
+            if first_wrong is None:
+                first_wrong, error = number, named.id if named else None
+            broken = True
+        elif judgement.verdict in ("ok", "may-add") and not judgement.is_check_line:
+            _explain(record, before, line, context)
+            unmet = unmet_forms(line, problem.task, problem.form, context.unknown)
+            if is_last and not broken and unmet and judgement.verdict == "ok":
+                record |= {"verdict": "unfinished", "unmet": list(unmet)}
+                stop = _STOPS.get(unmet[0], answers.STOP_LIKE_TERMS_LEFT.key)
+                record["error"] = _as_dict(_worded(stop, None, None, []))
+                first_wrong, error = first_wrong or number, error or stop
+        records.append(record)
+        if not judgement.is_check_line:
+            before, answer = line, line
+    return {
+        "lines": records,
+        "first_wrong": first_wrong,
+        "error": error,
+        "answer": _answer(answer, context),
+    }
+
+
+def _judged(before: Line, line: Line, context: Context) -> Judgement:
+    try:
+        return judged(before, line, context)
+    except Failure as failure:
+        return Judgement("unproved", "tested", tested=failure.message)
+
+
+def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
+    record: dict[str, Any] = {
+        "text": text,
+        "latex": latex(line),
+        "spoken": spoken(line),
+        "verdict": judgement.verdict,
+        "proof": judgement.proof,
+    }
+    for key, value in (
+        ("if", judgement.conditions),
+        ("adds", judgement.adds),
+        ("drops", judgement.drops),
+        ("tested", judgement.tested),
+        ("check_line", judgement.is_check_line),
+        ("counter", judgement.counter and _shown(judgement.counter)),
+    ):
+        if value:
+            record[key] = value
+    return record
+
+
+def _explain(record: dict[str, Any], before: Line, line: Line, context: Context) -> None:
+    reason = reason_for(before, line, context.unknown, context.ring)
+    if reason is not None:
+        record["law"], record["says"] = reason.law, reason.says
+    doubt = directly_reproduced(before, line)
+    if doubt is not None:
+        record["doubt"] = doubt.error
+        record["doubt_name"] = wordings()[doubt.error].name
+
+
+# the last line
+
+
+def _solutions(line: Line | None, context: Context) -> SolutionSet | None:
+    if line is None or not is_statement(line):
+        return None
+    try:
+        return solution_set(line, context.unknown, context.ring)
+    except (NotRational, Undefined, Failure):
+        return None
+
+
+def _hold_against_original(judgement: Judgement, line: Line, context: Context) -> None:
+    """A last line that keeps a candidate which fails in the original is wrong."""
+    if not context.is_equation or judgement.verdict not in ("ok", "may-add"):
+        return
+    if ALONE in unmet_forms(line, "solve", (), context.unknown):
+        return
+    has, original = _solutions(line, context), context.original
+    if has is None or original is None or original.everything:
+        return
+    extra = has.factors - original.factors
+    if extra or has.everything:
+        judgement.verdict, judgement.proof = "wrong", "refuted"
+        judgement.adds = sorted(described(f, context.unknown) for f in extra)
+
+
+def _answer(line: Line | None, context: Context) -> dict[str, Any]:
+    """Return the contract's ``answer``: the last line against the given alone."""
+    task, form = context.problem.task, context.problem.form
+    unmet = unmet_forms(line, task, form, context.unknown) if line is not None else (ALONE,)
+    record: dict[str, Any] = {"right": False, "finished": not unmet, "missing": [], "extra": []}
+    if line is None:
+        return record | {"finished": False}
+    if not context.is_equation:
+        if not is_statement(line) and not is_statement(context.given):
+            try:
+                found = agreement(context.given, line)  # type: ignore[arg-type]
+                record["right"] = found.verdict == "equal"
+            except (NotRational, Undefined, Failure):
+                record["right"] = False
+        return record
+    has, original = _solutions(line, context), context.original
+    if has is None or original is None:
+        return record
+    record["right"] = has.same_solutions(original)
+    unknown = context.unknown
+    record["missing"] = sorted(described(f, unknown) for f in original.factors - has.factors)
+    record["extra"] = sorted(described(f, unknown) for f in has.factors - original.factors)
+    return record
+
+
+# the error behind a wrong line
+
+
+def _state_error(before: Line, line: Line, context: Context) -> str | None:
+    """Name the errors that follow from what the line before says, not from how it is written."""
+    was, has = _solutions(before, context), _solutions(line, context)
+    if not context.is_equation or was is None or has is None:
+        return None
+    if was.everything and not has.everything and isinstance(before, Relation):
+        if isinstance(line, Outcome) or not unmet_forms(line, "solve", (), context.unknown):
+            return equations.IDENTITY_MISREAD.key
+    if was.is_empty and not has.is_empty:
+        if isinstance(line, Outcome) or not unmet_forms(line, "solve", (), context.unknown):
+            return equations.CONTRADICTION_MISREAD.key
+    if has.is_empty and isinstance(line, Outcome) and not was.is_empty:
+        return answers.SOLUTION_WRONGLY_REJECTED.key
+    return None
+
+
+def _named_error(
+    before: Line, line: Line, judgement: Judgement, context: Context
+) -> LineError | None:
+    if judgement.is_check_line:
+        return None
+    counter = judgement.counter and _shown(judgement.counter)
+    instead = right_line(before, line, context)
+    state = _state_error(before, line, context)
+    if state is not None:
+        return _worded(state, instead, counter, [])
+    found = errors_that_reproduce(before, line)
+    if not found:
+        return None
+    also = [item.error for item in found[1:4] if item.error != found[0].error]
+    return _worded(found[0].error, instead, counter, also)
+
+
+def _worded(key: str, instead: str | None, counter: str | None, also: list[str]) -> LineError:
+    wording = wordings()[key]
+    return LineError(key, wording.name, wording.repair, instead, counter, also)
+
+
+def _as_dict(error: LineError) -> dict[str, Any]:
+    return {
+        "id": error.id,
+        "name": error.name,
+        "says": error.says,
+        "instead": error.instead,
+        "counter": error.counter,
+        "also": error.also,
+    }
+
+
+def _shown(counter: Counter) -> str:
+    """Write a counter-example as a sentence with numbers."""
+    point = ", ".join(f"{name} = {value}" for name, value in counter.point)
+    if not point:
+        return f"{counter.left} is not {counter.right}."
+    return f"Try {point}: {counter.left} is not {counter.right}."

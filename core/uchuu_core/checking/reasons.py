@@ -1,0 +1,183 @@
+"""Which law explains a right line, in one sentence with the actual numbers.
+
+A reason is shown only where it reproduces the line; a line may be right without one.
+"""
+
+from dataclasses import dataclass
+
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import RationalFunction, Ring
+from uchuu_core.moves.catalogue import LAWS
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
+from uchuu_core.tree.shape import unordered
+
+SENTENCES = {
+    "work-out-power": "The power is worked out.",
+    "multiply-numbers": "The product is worked out.",
+    "divide-numbers": "The division is worked out.",
+    "add-numbers": "The numbers are added.",
+    "subtract-numbers": "The numbers are subtracted.",
+    "add-fractions": "The fractions are brought to one denominator and added.",
+    "minus-negative-is-plus": "Taking away a negative is adding.",
+    "plus-negative-is-minus": "Adding a negative is taking away.",
+    "collect-like-terms": "Like terms are collected.",
+    "multiply-into-bracket": "The factor multiplies every term of the bracket.",
+    "take-minus-into-bracket": "The minus changes every sign in the bracket.",
+    "multiply-brackets": "Every term of one bracket multiplies every term of the other.",
+    "square-binomial": "The square of a binomial has its middle term twice.",
+    "divide-each-term": "Every term of the top is divided.",
+    "turn-equation-round": "The sides change places.",
+    "clear-denominators": "Every term is multiplied by the common denominator.",
+    "read-an-identity": "The line is true for every value.",
+    "read-a-contradiction": "The line is never true.",
+    "simplify": "One side is worked out.",
+    "simplify-both-sides": "Each side is worked out.",
+    "same-solutions": "The solutions are the same.",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """The law's key and one sentence."""
+
+    law: str
+    says: str
+
+
+def reason_for(before: Line, line: Line, unknown: str, ring: Ring) -> Reason | None:
+    """Return the reason of a line that the kernel has called right, None when none is found."""
+    start, end = without_brackets(before), without_brackets(line)
+    shape = unordered(end)
+    if unordered(start) == shape:
+        return _turned(start, end)
+    for move in LAWS:
+        for step in move.apply(start):
+            if unordered(step.result) == shape:
+                return Reason(move.key, SENTENCES.get(move.key) or _both(start, end, ring))
+    try:
+        return _by_values(start, end, unknown, ring)
+    except (NotRational, Undefined):
+        return None
+
+
+def _turned(start: Line, end: Line) -> Reason:
+    if isinstance(start, Relation) and isinstance(end, Relation) and start.left != end.left:
+        if unordered(start.left) == unordered(end.right):
+            return Reason("turn-equation-round", SENTENCES["turn-equation-round"])
+    return Reason("reorder", "The same, written in another order.")
+
+
+def _both(start: Line, end: Line, ring: Ring) -> str:
+    reason = _on_both_sides(start, end, ring)
+    return reason.says if reason else "The same is done to both sides."
+
+
+def _by_values(start: Line, end: Line, unknown: str, ring: Ring) -> Reason | None:
+    if isinstance(start, Relation) and isinstance(end, Relation):
+        return _equation_reason(start, end, ring)
+    if isinstance(end, (Outcome, Either)) or isinstance(start, (Outcome, Either)):
+        return Reason("same-solutions", SENTENCES["same-solutions"])
+    if isinstance(start, Relation) or isinstance(end, Relation):
+        return None
+    return Reason("simplify", "Several steps at once: the value stays the same.")
+
+
+def _equation_reason(start: Relation, end: Relation, ring: Ring) -> Reason | None:
+    left, right = ring.function(start.left), ring.function(start.right)
+    new_left, new_right = ring.function(end.left), ring.function(end.right)
+    same = (left.equals(new_left), right.equals(new_right))
+    if all(same):
+        changed = [a != b for a, b in ((start.left, end.left), (start.right, end.right))]
+        key = "simplify-both-sides" if all(changed) else "simplify"
+        return Reason(key, SENTENCES[key])
+    if left.equals(new_right) and right.equals(new_left):
+        return Reason("turn-equation-round", SENTENCES["turn-equation-round"])
+    return _on_both_sides(start, end, ring)
+
+
+def _on_both_sides(start: Line, end: Line, ring: Ring) -> Reason | None:
+    """Find what was added to both sides, or what both were multiplied by."""
+    if not (isinstance(start, Relation) and isinstance(end, Relation)):
+        return None
+    for turned in (False, True):
+        now = Relation(end.right, "=", end.left) if turned else end
+        was = (ring.function(start.left), ring.function(start.right))
+        has = (ring.function(now.left), ring.function(now.right))
+        for reason in (_added(was, has, ring), _scaled(was, has, start)):
+            if reason is not None:
+                return reason
+        moved = _moved_and_scaled(was, has)
+        if moved is not None and not turned:
+            return moved
+    return None
+
+
+def _added(
+    was: tuple[RationalFunction, RationalFunction],
+    has: tuple[RationalFunction, RationalFunction],
+    ring: Ring,
+) -> Reason | None:
+    first, second = has[0].minus(was[0]), has[1].minus(was[1])
+    if not first.equals(second) or first.is_zero:
+        return None
+    text = shown(first)
+    if text.startswith("-") and "+" not in text and " - " not in text:
+        return Reason("subtract-on-both-sides", f"Subtract {text[1:].strip()} on both sides.")
+    return Reason("add-on-both-sides", f"Add {text} on both sides.")
+
+
+def _scaled(
+    was: tuple[RationalFunction, RationalFunction],
+    has: tuple[RationalFunction, RationalFunction],
+    start: Relation,
+) -> Reason | None:
+    if was[0].is_zero and was[1].is_zero:
+        return None
+    pairs = [(h, w) for h, w in zip(has, was, strict=True) if not w.is_zero]
+    ratios = [h.over(w) for h, w in pairs]
+    if any(r is None or not r.equals(ratios[0]) for r in ratios):  # type: ignore[arg-type]
+        return None
+    if any(not h.is_zero for h, w in zip(has, was, strict=True) if w.is_zero):
+        return None
+    ratio = ratios[0]
+    assert ratio is not None
+    number = ratio.constant()
+    if number is None:
+        return Reason("multiply-both-sides", f"Multiply both sides by {shown(ratio)}.")
+    if number == -1:
+        return Reason("multiply-both-sides", "Multiply both sides by −1.")
+    if abs(number.p) == 1:
+        return Reason("divide-both-sides", f"Divide both sides by {_signed(1 / number)}.")
+    return Reason("multiply-both-sides", f"Multiply both sides by {_signed(number)}.")
+
+
+def _moved_and_scaled(
+    was: tuple[RationalFunction, RationalFunction],
+    has: tuple[RationalFunction, RationalFunction],
+) -> Reason | None:
+    before, now = was[0].minus(was[1]), has[0].minus(has[1])
+    ratio = now.over(before)
+    factor = ratio.constant() if ratio is not None else None
+    if factor is None:
+        return None
+    if abs(factor) == 1:
+        return Reason("move-terms", "Terms are moved with the inverse operation on both sides.")
+    return Reason("move-and-scale", "Several steps at once: the solutions stay the same.")
+
+
+def _signed(number: object) -> str:
+    return str(number).replace("-", "−")
+
+
+def shown(function: RationalFunction) -> str:
+    """Write a rational function for a sentence: ``3x``, ``x + 2``, ``-5/2``."""
+    top = _polynomial(function.numerator)
+    if function.denominator.is_one():
+        return top
+    return f"({top})/({_polynomial(function.denominator)})"
+
+
+def _polynomial(polynomial: object) -> str:
+    return str(polynomial).replace("*", "")
+

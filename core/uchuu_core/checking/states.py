@@ -1,0 +1,78 @@
+"""Lawful states: what a student may have in mind between two written lines.
+
+A student does several things in one line. An error is looked for on the line before and on the
+forms that laws make of it in a few steps: numbers worked out, brackets opened, terms collected.
+"""
+
+from collections.abc import Iterator
+
+from uchuu_core.moves.laws import arithmetic, equations, expanding, signs
+from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.move import Move, places
+from uchuu_core.tree.build import ONE, terms_of, without_brackets
+from uchuu_core.tree.nodes import Line, Relation
+from uchuu_core.tree.shape import unordered
+
+_TIDYING = (
+    signs.MINUS_NEGATIVE,
+    signs.PLUS_NEGATIVE,
+    expanding.MINUS_INTO_BRACKET,
+    expanding.INTO_BRACKET,
+    expanding.MULTIPLY_BRACKETS,
+    arithmetic.POWER,
+    arithmetic.MULTIPLY,
+    arithmetic.DIVIDE,
+    arithmetic.ADD,
+    expanding.COLLECT,
+)
+_ON_EQUATIONS: tuple[Move, ...] = (
+    equations.CLEAR_DENOMINATORS,
+    equations.SUBTRACT_BOTH,
+    equations.DIVIDE_BOTH,
+    equations.MULTIPLY_BOTH,
+)
+MOST_STATES = 40
+
+
+def lawful_states(line: Line, most: int = MOST_STATES) -> list[Line]:
+    """Return *line* and lawful forms of it, nearest first, at most *most*."""
+    start: Line = without_brackets(line)
+    found = [start]
+    seen = {repr(unordered(start))}
+    for new in _next_to(found):
+        mark = repr(unordered(new))
+        if mark in seen:
+            continue
+        seen.add(mark)
+        found.append(new)
+        if len(found) >= most:
+            break
+    return found
+
+
+def _every_term_divided(line: Relation) -> Iterator[Line]:
+    """Divide every term of an equation by one of its coefficients."""
+    for side in (line.left, line.right):
+        for term in terms_of(side):
+            number, rest = coefficient_and_rest(term.body)
+            if rest != ONE and abs(number) not in (0, 1):
+                factor = 1 / number
+                yield Relation(
+                    equations.scaled_side(line.left, factor),
+                    "=",
+                    equations.scaled_side(line.right, factor),
+                )
+
+
+def _next_to(found: list[Line]) -> Iterator[Line]:
+    """Yield the forms one law away from every state found so far, breadth first."""
+    for line in found:  # grows while it is read
+        if isinstance(line, Relation):
+            yield from _every_term_divided(line)
+        moves = (*_TIDYING, *_ON_EQUATIONS) if isinstance(line, Relation) else _TIDYING
+        parts = places(line)
+        for move in moves:
+            for count, step in enumerate(move.apply_at(line, parts)):
+                if count >= 8:
+                    break
+                yield step.result

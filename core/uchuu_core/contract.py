@@ -1,0 +1,103 @@
+"""Request and answer records of the core's contract, and how requests are checked."""
+
+from dataclasses import dataclass, field
+from typing import Any, Literal, cast, get_args
+
+from uchuu_core import limits
+from uchuu_core.failures import BadRequest, TooLarge
+from uchuu_core.notation.tree_builder import Juxtaposition
+
+Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
+Verdict = Literal[
+    "ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"
+]
+Proof = Literal["exact", "refuted", "tested"]
+Density = Literal["fine", "board", "key"]
+
+
+@dataclass(frozen=True, slots=True)
+class House:
+    """House rules that the core obeys. ``decimals``: answers as decimals where they end."""
+
+    juxtaposition: Juxtaposition = "equal"
+    density: Density = "board"
+
+
+@dataclass(frozen=True, slots=True)
+class Problem:
+    """One problem, as in the contract; ``lines`` only for ``check``."""
+
+    task: Task
+    given: str
+    variable: str | None = None
+    method: str | None = None
+    form: tuple[str, ...] = ()
+    numbers: Literal["real", "complex"] = "real"
+    house: House = House()
+    lines: tuple[str, ...] = ()
+
+
+@dataclass(slots=True)
+class LineError:
+    """The named error behind a wrong line (contract, ``check`` → ``error``)."""
+
+    id: str
+    name: str
+    says: str
+    instead: str | None
+    counter: str | None
+    also: list[str] = field(default_factory=list)
+
+
+def problem_from(record: dict[str, Any]) -> Problem:
+    """Return the problem that a JSON record describes.
+
+    Raises:
+        BadRequest: a field is missing, unknown in value, or of the wrong type.
+        TooLarge: more than ``limits.LINES`` lines.
+    """
+    if not isinstance(record, dict):
+        raise BadRequest("A request is one JSON object a line.")
+    task, given = record.get("task"), record.get("given")
+    if task not in get_args(Task):
+        raise BadRequest(f"“task” should be one of {', '.join(get_args(Task))}; it is {task!r}.")
+    if not isinstance(given, str):
+        raise BadRequest("“given” should be the text of the problem.")
+    lines = record.get("lines", [])
+    if not isinstance(lines, list) or not all(isinstance(line, str) for line in lines):
+        raise BadRequest("“lines” should be a list of texts.")
+    if len(lines) > limits.LINES:
+        raise TooLarge(f"At most {limits.LINES} lines are read; these are {len(lines)}.")
+    form = record.get("form") or []
+    if not isinstance(form, list) or not all(isinstance(item, str) for item in form):
+        raise BadRequest("“form” should be a list of words.")
+    for name in ("variable", "method"):
+        if not isinstance(record.get(name), (str, type(None))):
+            raise BadRequest(f"“{name}” should be a text.")
+    numbers = record.get("numbers") or "real"
+    if numbers not in ("real", "complex"):
+        raise BadRequest("“numbers” should be real or complex.")
+    return Problem(
+        cast(Task, task),
+        given,
+        record.get("variable"),
+        record.get("method"),
+        tuple(form),
+        numbers,
+        _house(record.get("house")),
+        tuple(lines),
+    )
+
+
+def _house(record: Any) -> House:
+    if record is None:
+        return House()
+    if not isinstance(record, dict):
+        raise BadRequest("“house” should be an object of house rules.")
+    juxtaposition = record.get("juxtaposition", "equal")
+    density = record.get("density", "board")
+    if juxtaposition not in ("equal", "tighter"):
+        raise BadRequest("“house.juxtaposition” should be equal or tighter.")
+    if density not in get_args(Density):
+        raise BadRequest("“house.density” should be fine, board or key.")
+    return House(juxtaposition, density)

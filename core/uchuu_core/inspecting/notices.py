@@ -1,0 +1,78 @@
+"""What a practitioner notices before the first move."""
+
+from collections import Counter
+from math import lcm
+from typing import Any
+
+from uchuu_core.checking.context import Context
+from uchuu_core.moves.laws.equations import denominators
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Line, Number, Product, Relation, Signed, Sum
+from uchuu_core.tree.paths import walk
+
+
+def notices(context: Context) -> list[dict[str, Any]]:
+    """Return notices as ``code``, ``says`` and ``where`` (a part in plain notation, or None)."""
+    given = without_brackets(context.given)
+    found: list[dict[str, Any]] = []
+    if isinstance(given, Relation):
+        _about_equation(given, context, found)
+    repeated = _repeated_bracket(given)
+    if repeated:
+        found.append(_notice("repeated-bracket", "The same bracket stands more than once."))
+    if any(_is_minus_before_bracket(part) for _, part in walk(given)):
+        says = "A minus stands before a bracket: it will change every sign in it."
+        found.append(_notice("minus-before-bracket", says))
+    if any(isinstance(p, Number) and not p.is_whole for _, p in walk(given)):
+        found.append(_notice("decimals", "There are decimals; a power of ten clears them."))
+    return found
+
+
+def _notice(code: str, says: str) -> dict[str, Any]:
+    return {"code": code, "says": says, "where": None}
+
+
+def _about_equation(given: Relation, context: Context, found: list[dict[str, Any]]) -> None:
+    unknown = context.unknown
+    on_sides = [
+        any(getattr(p, "name", "") == unknown for _, p in walk(s)) for s in (given.left, given.right)
+    ]
+    if all(on_sides):
+        found.append(_notice("unknown-on-both-sides", f"{unknown} stands on both sides."))
+    common = lcm(*denominators(given.left), *denominators(given.right))
+    if common > 1:
+        says = f"The common denominator is {common}."
+        found.append(_notice("common-denominator", says))
+    if context.original is not None and context.original.everything:
+        found.append(_notice("identity", f"It is true for every {unknown}."))
+    elif context.original is not None and context.original.is_empty:
+        found.append(_notice("contradiction", f"No {unknown} makes it true."))
+
+
+def _repeated_bracket(given: Line) -> bool:
+    brackets = [
+        factor
+        for _, part in walk(given)
+        if isinstance(part, Product)
+        for factor in part.factors
+        if isinstance(factor, Sum)
+    ]
+    return any(count > 1 for count in Counter(brackets).values())
+
+
+def _is_minus_before_bracket(part: Line) -> bool:
+    match part:
+        case Signed("-", Sum()):
+            return True
+        case Sum(terms):
+            return any(
+                t.sign == "-"
+                and (
+                    isinstance(t.body, Sum)
+                    or isinstance(t.body, Product)
+                    and any(isinstance(f, Sum) for f in t.body.factors)
+                )
+                for t in terms
+            )
+        case _:
+            return False

@@ -1,0 +1,1 @@
+"""Methods: orders in which laws are tried, each a school of working."""

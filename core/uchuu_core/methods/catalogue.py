@@ -1,0 +1,91 @@
+"""All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
+
+
+from uchuu_core.contract import Density, Task
+from uchuu_core.failures import MethodDoesNotApply, OutOfScope, ProducedLineRefused
+from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.kernel.solution_sets import solution_set
+from uchuu_core.methods import linear
+from uchuu_core.methods.method import Method, Moment, at_density
+from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
+from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
+from uchuu_core.notation import plain
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Line, Relation
+
+METHODS: tuple[Method, ...] = (
+    LEFT_TO_RIGHT,
+    EXPAND_AND_COLLECT,
+    linear.SIMPLIFY_THEN_UNDO,
+    linear.CLEAR_FRACTIONS,
+    linear.DIVIDE_FIRST,
+    linear.REVERSE_ORDER,
+)
+
+
+def applicable(given: Line, task: Task, unknown: str) -> list[Method]:
+    """Return the methods that apply, the default first."""
+    return [m for m in METHODS if task in m.tasks and m.refusal(given, unknown) is None]
+
+
+def chosen(given: Line, task: Task, unknown: str, key: str | None) -> Method:
+    """Return the method named *key*, or the default.
+
+    Raises:
+        MethodDoesNotApply: the named one cannot be used here; says why.
+        OutOfScope: none applies.
+    """
+    if key is not None:
+        for method in METHODS:
+            if method.key == key:
+                reason = method.refusal(given, unknown)
+                if reason is None and task not in method.tasks:
+                    reason = f"it does not serve the task “{task}”"
+                if reason is not None:
+                    raise MethodDoesNotApply(f"{key} does not apply: {reason}.")
+                return method
+        raise MethodDoesNotApply(f"{key} is not a method that is built yet.")
+    found = applicable(given, task, unknown)
+    if not found:
+        reasons = [m.refusal(given, unknown) for m in METHODS if task in m.tasks]
+        because = next((reason for reason in reasons if reason), "no method serves this task yet")
+        raise OutOfScope(f"This problem cannot be worked yet: {because}.")
+    return found[0]
+
+
+def worked(given: Line, method: Method, unknown: str, density: Density) -> list[Moment]:
+    """Return the lines of *method* at *density*, each held true by the kernel.
+
+    Raises:
+        ProducedLineRefused: the kernel refuses a line; always a bug of ours.
+    """
+    lines = at_density(method.moments(given, unknown), density)
+    before = given
+    for moment in lines:
+        if not _holds(before, moment.line, unknown):
+            raise ProducedLineRefused(
+                f"{method.key} wrote “{plain(moment.line)}” under “{plain(before)}”, "
+                "which does not follow."
+            )
+        before = moment.line
+    return lines
+
+
+def _holds(before: Line, line: Line, unknown: str) -> bool:
+    if isinstance(before, Relation):
+        algebra = ring((unknown,))
+        was, has = solution_set(before, unknown, algebra), solution_set(line, unknown, algebra)
+        return was.same_solutions(has)
+    return agreement(before, line).verdict == "equal"  # type: ignore[arg-type]
+
+
+def next_line(before: Line, task: Task, unknown: str) -> Line | None:
+    """Return the next board line after *before*, None when it is finished or cannot be worked."""
+    given = without_brackets(before)
+    found = applicable(given, task, unknown)
+    if not found:
+        return None
+    for moment in at_density(found[0].moments(given, unknown), "board"):
+        return moment.line
+    return None

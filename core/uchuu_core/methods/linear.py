@@ -1,0 +1,313 @@
+"""Linear equations in one unknown, by the schools: simplify then undo, divide first, clear fractions, undo in reverse order."""
+
+from collections.abc import Iterator
+from fractions import Fraction
+from math import lcm
+
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.methods.polynomials import expansions, open_subtracted
+from uchuu_core.moves.laws.equations import both_sides, denominators, scaled_side
+from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Signed, Sum, Symbol, Term
+from uchuu_core.tree.paths import letters, walk
+
+
+def coefficient_of(side: Expr, unknown: str) -> Fraction:
+    """Return the coefficient of *unknown* in a collected side."""
+    for term in build.terms_of(side):
+        number, rest = coefficient_and_rest(term.body)
+        if rest == Symbol(unknown):
+            return number if term.sign == "+" else -number
+    return Fraction(0)
+
+
+def constant_of(side: Expr) -> Fraction:
+    """Return the plain number in a collected side, 0 when there is none."""
+    total = Fraction(0)
+    for term in build.terms_of(side):
+        number, rest = coefficient_and_rest(term.body)
+        if rest == build.ONE:
+            total += number if term.sign == "+" else -number
+    return total
+
+
+def _collected_line(line: Relation) -> Relation:
+    sides = [collected(s) if isinstance(s, Sum) else s for s in (line.left, line.right)]
+    return Relation(sides[0], "=", sides[1])
+
+
+def simplified(line: Relation) -> Iterator[Moment]:
+    """Yield the lines that open all brackets and collect each side."""
+    now: Line = line
+    for moment in expansions(line):
+        now = moment.line
+        yield moment
+    new = open_subtracted(now)
+    if new != now:
+        now = new
+        yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+    assert isinstance(now, Relation)
+    joined = _collected_line(now)
+    if joined != now:
+        yield Moment(joined, "collect-like-terms", "Collect like terms on each side.")
+
+
+def _with_unworked(line: Relation, term: Term) -> Relation:
+    """Return *line* with *term* written on both sides, nothing worked out."""
+    written = build.total((term,))
+    sides = [build.total((*build.terms_of(s), *build.terms_of(written))) for s in (line.left, line.right)]
+    return Relation(sides[0], "=", sides[1])
+
+
+def _add_to_both(line: Relation, value: Expr, weight: int = BOARD) -> Iterator[Moment]:
+    """Yield the step that takes *value* away on both sides."""
+    term = build.as_term(build.negative(value))
+    verb, law = (
+        ("Add", "add-on-both-sides") if term.sign == "+" else ("Subtract", "subtract-on-both-sides")
+    )
+    says = f"{verb} {shown(term.body)} on both sides."
+    yield Moment(_with_unworked(line, term), law, says, RIDES_ALONG)
+    yield Moment(both_sides(line, term), law, says, weight)
+
+
+def _undo_coefficient(line: Relation, unknown: str) -> Iterator[Moment]:
+    """Yield the step from ``a x = c`` to ``x = c/a``."""
+    factor = coefficient_of(line.left, unknown)
+    if factor == 1:
+        return
+    value = constant_of(line.right)
+    result = Relation(Symbol(unknown), "=", build.number(value / factor))
+    if any("." in getattr(p, "text", "") for _, p in walk(line)):
+        result = Relation(Symbol(unknown), "=", build.decimal(value / factor))
+    if factor == -1:
+        yield Moment(result, "multiply-both-sides", "Multiply both sides by −1.", KEY)
+    elif abs(factor.numerator) == 1:
+        by = factor.denominator * factor.numerator
+        says = f"Multiply both sides by {shown(build.number(by))}."
+        yield Moment(result, "multiply-both-sides", says, KEY)
+    elif factor.denominator == 1:
+        divisor = build.number(factor)
+        undone = Relation(Quotient(line.left, divisor), "=", Quotient(line.right, divisor))
+        says = f"Divide both sides by {shown(divisor)}."
+        yield Moment(undone, "divide-both-sides", says, RIDES_ALONG)
+        yield Moment(result, "divide-both-sides", says, KEY)
+    else:
+        says = f"Multiply both sides by the reciprocal, {shown(build.number(1 / factor))}."
+        yield Moment(result, "multiply-both-sides", says, KEY)
+
+
+def _letters_to_left(line: Relation, unknown: str) -> Iterator[Moment]:
+    left, right = coefficient_of(line.left, unknown), coefficient_of(line.right, unknown)
+    if right == 0:
+        return
+    if left == 0 or (left < right and left != 0 and right > 0):
+        now = line
+        if left != 0:
+            for moment in _add_to_both(now, build.times(left, Symbol(unknown))):
+                now = moment.line  # type: ignore[assignment]
+                yield moment
+        turned = Relation(now.right, "=", now.left)
+        yield Moment(turned, "turn-equation-round", "Write the side with the unknown first.", 0)
+        return
+    yield from _add_to_both(line, build.times(right, Symbol(unknown)))
+
+
+def undo(line: Relation, unknown: str) -> Iterator[Moment]:
+    """Yield the lines from a simplified linear equation to its answer."""
+    now = line
+    for moment in _letters_to_left(now, unknown):
+        now = moment.line  # type: ignore[assignment]
+        yield moment
+    if coefficient_of(now.left, unknown) == 0:
+        yield from _without_unknown(now)
+        return
+    constant = constant_of(now.left)
+    if constant:
+        for moment in _add_to_both(now, _written_constant(now.left)):
+            now = moment.line  # type: ignore[assignment]
+            yield moment
+    yield from _undo_coefficient(now, unknown)
+
+
+def _written_constant(side: Expr) -> Expr:
+    for term in build.terms_of(side):
+        if coefficient_and_rest(term.body)[1] == build.ONE:
+            return build.total((term,))
+    return build.ZERO
+
+
+def _without_unknown(line: Relation) -> Iterator[Moment]:
+    if constant_of(line.left) == constant_of(line.right):
+        says = "The line is true whatever the unknown is: every real number is a solution."
+        yield Moment(Outcome("all real numbers"), "read-an-identity", says, KEY)
+    else:
+        says = f"{shown(line.left)} is never {shown(line.right)}: there is no solution."
+        yield Moment(Outcome("no solution"), "read-a-contradiction", says, KEY)
+
+
+def _continued(start: Line, first: Iterator[Moment], unknown: str) -> Iterator[Moment]:
+    now = start
+    for moment in first:
+        now = moment.line
+        yield moment
+    assert isinstance(now, Relation)
+    yield from undo(now, unknown)
+
+
+def simplify_then_undo(line: Line, unknown: str) -> Iterator[Moment]:
+    """Simplify both sides; letters to one side, numbers to the other; undo the coefficient."""
+    assert isinstance(line, Relation)
+    yield from _continued(build.without_brackets(line), simplified(line), unknown)
+
+
+def clear_fractions(line: Line, unknown: str) -> Iterator[Moment]:
+    """Multiply every term by the common denominator, then simplify and undo."""
+    now = build.without_brackets(line)
+    factor = Fraction(lcm(*denominators(now.left), *denominators(now.right)))
+    cleared = Relation(scaled_side(now.left, factor), "=", scaled_side(now.right, factor))
+    says = f"Multiply every term by the common denominator, {factor}."
+    yield Moment(cleared, "clear-denominators", says)
+    yield from _continued(cleared, simplified(cleared), unknown)
+
+
+def divide_first(line: Line, unknown: str) -> Iterator[Moment]:
+    """Divide every term by the coefficient of the unknown first, keeping fractions."""
+    now = build.without_brackets(line)
+    for moment in simplified(now):
+        now = moment.line
+        yield moment
+    for moment in _letters_to_left(now, unknown):
+        now = moment.line
+        yield moment
+    factor = coefficient_of(now.left, unknown)
+    if factor == 0:
+        yield from _without_unknown(now)
+        return
+    if factor != 1:
+        scale = 1 / factor
+        now = Relation(scaled_side(now.left, scale), "=", scaled_side(now.right, scale))
+        says = f"Divide every term by {shown(build.number(factor))}."
+        yield Moment(now, "divide-both-sides", says)
+    yield from undo(now, unknown)
+
+
+def reverse_order(line: Line, unknown: str) -> Iterator[Moment]:
+    """Undo what happens to the unknown, last thing first."""
+    now = build.without_brackets(line)
+    if unknown in letters(now.right):
+        now = Relation(now.right, "=", now.left)
+        yield Moment(now, "turn-equation-round", "Write the side with the unknown first.", 0)
+    while now.left != Symbol(unknown):
+        side = now.left
+        match side:
+            case Sum(terms):
+                rest = [t for t in terms if unknown not in letters(t.body)]
+                for moment in _add_to_both(now, build.total(rest)):
+                    now = moment.line
+                    yield moment
+            case Signed("-", body):
+                now = Relation(body, "=", scaled_side(now.right, Fraction(-1)))
+                yield Moment(now, "multiply-both-sides", "Multiply both sides by −1.")
+            case _:
+                factor, rest_of = coefficient_and_rest(side)
+                now = Relation(rest_of, "=", scaled_side(now.right, 1 / factor))
+                if factor.numerator == 1:
+                    says = f"It is divided by {factor.denominator}: multiply by it."
+                    yield Moment(now, "multiply-both-sides", says)
+                else:
+                    says = f"It is multiplied by {shown(build.number(factor))}: divide by it."
+                    yield Moment(now, "divide-both-sides", says)
+
+
+# when each applies
+
+
+def _not_linear(line: Line, unknown: str) -> str | None:
+    if not isinstance(line, Relation) or line.sign != "=":
+        return "this is not an equation"
+    if letters(line) - {unknown}:
+        return "it holds further letters"
+    try:
+        algebra = ring((unknown,))
+        zero = algebra.function(line.left).minus(algebra.function(line.right))
+    except (NotRational, Undefined):
+        return "it is not linear"
+    for _, part in walk(line):
+        if isinstance(part, Quotient) and letters(part.denominator):
+            return "the unknown is below a bar"
+    if zero.numerator.total_degree() > 1:
+        return "the unknown has a power above one"
+    return None
+
+
+def _no_fractions(line: Line, unknown: str) -> str | None:
+    reason = _not_linear(line, unknown)
+    if reason:
+        return reason
+    assert isinstance(line, Relation)
+    now = build.without_brackets(line)
+    if lcm(*denominators(now.left), *denominators(now.right)) == 1:
+        return "no term has a denominator"
+    return None
+
+
+def _not_once(line: Line, unknown: str) -> str | None:
+    reason = _not_linear(line, unknown)
+    if reason:
+        return reason
+    if sum(part == Symbol(unknown) for _, part in walk(line)) != 1:
+        return "the unknown stands more than once; collect it first"
+    now = build.without_brackets(line)
+    side = now.left if unknown in letters(now.left) else now.right
+    other = now.right if side is now.left else now.left
+    if isinstance(other, Sum) or not _invertible(side, unknown):
+        return "simplify the sides first"
+    return None
+
+
+def _invertible(side: Expr, unknown: str) -> bool:
+    while side != Symbol(unknown):
+        match side:
+            case Sum(terms):
+                side = next(t.body for t in terms if unknown in letters(t.body))
+            case Signed("-", body):
+                side = body
+            case _:
+                factor, rest = coefficient_and_rest(side)
+                if factor in (0, 1) or rest == side:
+                    return False
+                side = rest
+    return True
+
+
+SIMPLIFY_THEN_UNDO = Method(
+    key="simplify-both-sides-then-undo",
+    tasks=("solve",),
+    refusal=_not_linear,
+    why="Linear: simplify each side, then undo addition before multiplication.",
+    moments=simplify_then_undo,
+)
+CLEAR_FRACTIONS = Method(
+    key="clear-fractions",
+    tasks=("solve",),
+    refusal=_no_fractions,
+    why="There are denominators: one multiplication clears them all.",
+    moments=clear_fractions,
+)
+DIVIDE_FIRST = Method(
+    key="divide-every-term-first",
+    tasks=("solve",),
+    refusal=_not_linear,
+    why="Every term can be divided by the coefficient of the unknown at once.",
+    moments=divide_first,
+)
+REVERSE_ORDER = Method(
+    key="undo-in-reverse-order",
+    tasks=("solve",),
+    refusal=_not_once,
+    why="The unknown stands once: undo what happens to it, last thing first.",
+    moments=reverse_order,
+)

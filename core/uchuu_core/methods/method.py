@@ -1,0 +1,78 @@
+"""What a method is, and the densities at which its lines are written.
+
+A method yields *moments*: every line with its law and sentence, and how much it weighs. Density only
+leaves lines out and joins their sentences; it never changes the route.
+"""
+
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass
+
+from uchuu_core.contract import Density, Task
+from uchuu_core.failures import OutOfScope
+from uchuu_core.notation import plain
+from uchuu_core.tree.nodes import Line
+
+MOST_MOMENTS = 300
+"""A method that goes on for longer is stopped: ours would be at fault, or the problem too large."""
+
+RIDES_ALONG, BOARD, KEY = 0, 1, 2
+_LEAST_WEIGHT: dict[Density, int] = {"fine": RIDES_ALONG, "board": BOARD, "key": KEY}
+
+
+@dataclass(frozen=True, slots=True)
+class Moment:
+    """One line of work. ``weight``: 0 only at fine density, 1 on the board, 2 in a key."""
+
+    line: Line
+    law: str
+    says: str
+    weight: int = BOARD
+
+
+@dataclass(frozen=True, slots=True)
+class Method:
+    """A school of working.
+
+    Args:
+        key: The contract's name.
+        tasks: Tasks it serves.
+        refusal: Given line and unknown, why it does not apply; None when it does.
+        why: Said when it applies.
+        moments: Yields the lines after the given.
+    """
+
+    key: str
+    tasks: tuple[Task, ...]
+    refusal: Callable[[Line, str], str | None]
+    why: str
+    moments: Callable[[Line, str], Iterator[Moment]]
+
+
+def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
+    """Return the lines to write at *density*; the last line always stays.
+
+    Raises:
+        OutOfScope: more than ``MOST_MOMENTS`` lines.
+    """
+    least = _LEAST_WEIGHT[density]
+    written: list[Moment] = []
+    waiting: list[str] = []
+    listed = []
+    for moment in moments:
+        listed.append(moment)
+        if len(listed) > MOST_MOMENTS:
+            raise OutOfScope(f"This takes more than {MOST_MOMENTS} steps. Use a smaller problem.")
+    for number, moment in enumerate(listed):
+        if moment.weight < least and number < len(listed) - 1:
+            waiting.append(moment.says)
+            continue
+        says = " ".join(dict.fromkeys([*waiting, moment.says])) if least == BOARD else moment.says
+        written.append(Moment(moment.line, moment.law, says, moment.weight))
+        waiting = []
+    return written
+
+
+def shown(node: Line) -> str:
+    """Write a part for a sentence, with typographic signs."""
+    text = plain(node).replace("-", "−").replace("*", " × ")
+    return text.replace(" −  ", " − ")

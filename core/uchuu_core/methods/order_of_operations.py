@@ -1,0 +1,221 @@
+"""left-to-right-precedence: brackets from the inside, powers, × and ÷, + and −, equal ranks from the left."""
+
+from collections.abc import Iterator
+from fractions import Fraction
+from math import lcm
+
+from uchuu_core.failures import OutOfScope
+from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.laws import arithmetic
+from uchuu_core.moves.laws.arithmetic import written
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Bracket,
+    Expr,
+    Line,
+    Mixed,
+    Number,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Term,
+)
+from uchuu_core.tree.paths import Path, children, letters, rebuild, replace_at, walk
+
+_RANKS = {"work-out-power": 0, "multiply-numbers": 1, "divide-numbers": 1, "add-numbers": 2}
+_LAWS = (arithmetic.POWER, arithmetic.DIVIDE, arithmetic.MULTIPLY, arithmetic.ADD)
+
+
+class _Place:
+    """A part that one operation works out, with its turn."""
+
+    def __init__(self, path: Path, part: Expr, new: Expr, law: str, grouping: int) -> None:
+        self.path, self.part, self.new, self.law = path, part, new, law
+        self.turn = (-grouping, _RANKS[law])
+
+
+def _is_group(parent: Line, child: Expr) -> bool:
+    """Whether brackets, a bar or a root hold *child* together."""
+    if isinstance(child, Bracket) or isinstance(parent, (Root, Absolute)):
+        return True
+    if isinstance(parent, Quotient) and parent.mark == "/":
+        return isinstance(child, (Sum, Product, Power, Quotient))
+    return isinstance(child, Sum) and not isinstance(parent, (Bracket, Relation))
+
+
+def _places(node: Expr, path: Path = (), grouping: int = 0) -> Iterator[_Place]:
+    for number, child in enumerate(children(node)):
+        inside = grouping + (1 if _is_group(node, child) else 0)
+        yield from _places(child, (*path, number), inside)
+    part = build.without_brackets(node)
+    for law in _LAWS:
+        assert law.function is not None
+        for new in law.function(part):
+            yield _Place(path, node, new, law.key, grouping)  # type: ignore[arg-type]
+            return
+    if isinstance(node, (Absolute, Root)):
+        yield from _root_or_absolute(node, path, grouping)
+
+
+def _root_or_absolute(node: Absolute | Root, path: Path, grouping: int) -> Iterator[_Place]:
+    if isinstance(node, Absolute):
+        value = numeral(node.body)
+        if value is not None:
+            yield _Place(path, node, build.number(abs(value)), "work-out-power", grouping)
+        return
+    value = numeral(node.radicand)
+    if value is None or value < 0:
+        return
+    roots = [round(side ** (1 / node.index)) for side in (value.numerator, value.denominator)]
+    if Fraction(roots[0] ** node.index, roots[1] ** node.index) == value:
+        new = build.number(Fraction(roots[0], roots[1]))
+        yield _Place(path, node, new, "work-out-power", grouping)
+
+
+def _sentence(place: _Place) -> str:
+    text = shown(place.part)
+    if isinstance(place.part, Sum) and len(place.part.terms) > 2:
+        before, after = place.part.terms, build.terms_of(place.new)
+        changed = [n for n in range(len(after)) if before[n] != after[n]] or [len(after)]
+        start = changed[0]
+        text = shown(build.total(before[start : start + 2]))
+        result = shown(build.total(after[start : start + 1]))
+    elif isinstance(place.part, Product) and len(place.part.factors) > 2:
+        text = shown(build.product(place.part.factors[:2]))
+        result = shown(build.factors_of(place.new)[0])
+    else:
+        result = shown(place.new)
+    return f"{text} = {result}."
+
+
+def _stretched(node: Sum, factor: int) -> Sum | None:
+    """Return *node* with its first two fractions over a common denominator, None if not needed."""
+    values = [numeral(term.body) for term in node.terms]
+    for place, (a, b) in enumerate(zip(values, values[1:], strict=False)):
+        if a is None or b is None:
+            continue
+        below = (a.denominator, b.denominator)
+        if below[0] == below[1]:
+            return None
+        common = lcm(*below)
+        terms = list(node.terms)
+        for offset, value in enumerate((a, b)):
+            old = terms[place + offset]
+            top = abs(value.numerator) * (common // value.denominator)
+            sign = old.sign if value >= 0 else build.OPPOSITE[old.sign]
+            terms[place + offset] = Term(
+                sign, Quotient(Number(str(top)), Number(str(common)))
+            )
+        return Sum(tuple(terms)) if factor else None
+    return None
+
+
+def _has_decimals(line: Line) -> bool:
+    return any(isinstance(p, Number) and not p.is_whole for _, p in walk(line))
+
+
+def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
+    """Yield the lines that work out an expression of plain numbers."""
+    now: Expr = line  # type: ignore[assignment]
+    if any(isinstance(part, Mixed) for _, part in walk(now)) and not isinstance(now, Mixed):
+        now = rebuild(now, _improper)
+        yield Moment(now, "improper-fraction", "Mixed numbers become improper fractions.", BOARD)
+    decimals = _has_decimals(now)
+    while True:
+        places = list(_places(now))
+        if not places:
+            break
+        turn = min(place.turn for place in places)
+        ready = [place for place in places if place.turn == turn]
+        chosen = [p for p in ready if not any(_inside(q, p) for q in ready)]
+        if not decimals:
+            yield from _common_denominators(now, chosen)
+        for number, place in enumerate(chosen):
+            now = replace_at(now, place.path, _fitting(place.new, decimals))  # type: ignore[assignment]
+            now = _tidy(now)
+            last = number == len(chosen) - 1
+            says = _sentence(place)
+            yield Moment(now, place.law, says, BOARD if last else RIDES_ALONG)
+    if numeral(build.without_brackets(now)) is None:
+        raise OutOfScope(
+            "This expression cannot be worked out to one number by whole steps: "
+            "it divides by zero, or holds a root that is not exact."
+        )
+
+
+def _fitting(node: Expr, decimals: bool) -> Expr:
+    value = numeral(node)
+    return written(value, Number("0.5")) if decimals and value is not None else node
+
+
+def _inside(inner: _Place, outer: _Place) -> bool:
+    """Whether *inner* lies within *outer*, which therefore waits."""
+    return len(inner.path) > len(outer.path) and inner.path[: len(outer.path)] == outer.path
+
+
+def _common_denominators(now: Expr, chosen: list[_Place]) -> Iterator[Moment]:
+    stretched = now
+    commons = []
+    for place in chosen:
+        part = build.without_brackets(place.part)
+        new = _stretched(part, 1) if isinstance(part, Sum) else None
+        if new is not None:
+            stretched = replace_at(stretched, place.path, new)  # type: ignore[assignment]
+            commons.append(new)
+    if commons:
+        yield Moment(
+            stretched,
+            "common-denominator",
+            "Bring the fractions to their least common denominator.",
+            BOARD,
+        )
+
+
+def _improper(part: Line) -> Line:
+    return build.number(part.value) if isinstance(part, Mixed) else part
+
+
+def _tidy(node: Expr) -> Expr:
+    """Take away brackets around a single unsigned number."""
+
+    def change(part: Line) -> Line:
+        if isinstance(part, Bracket) and isinstance(part.body, (Number, Quotient)):
+            return part.body
+        if isinstance(part, Signed) and isinstance(part.body, Signed):
+            return part.body.body if part.body.sign == "-" else part
+        return part
+
+    return rebuild(node, change)  # type: ignore[no-any-return]
+
+
+def worked_out(node: Expr) -> list[Line]:
+    """Return the lines that work out *node*, at key density; what cannot be stays as it is."""
+    try:
+        found = list(moments(node))
+    except OutOfScope:
+        return []
+    kept = [m.line for m in found if m.weight >= BOARD]
+    return kept[-3:] if len(kept) > 3 else kept
+
+
+def _refusal(line: Line, _unknown: str) -> str | None:
+    if isinstance(line, Relation):
+        return "this is an equation; the order of operations works out expressions"
+    if letters(line):
+        return "the expression holds letters, so it has no single value"
+    return None
+
+
+LEFT_TO_RIGHT = Method(
+    key="left-to-right-precedence",
+    tasks=("evaluate", "simplify"),
+    refusal=_refusal,
+    why="Only numbers: brackets first, then powers, then × and ÷, then + and −, from the left.",
+    moments=moments,
+)

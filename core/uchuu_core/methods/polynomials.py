@@ -1,0 +1,184 @@
+"""expand-and-collect: brackets are multiplied out, then like terms joined."""
+
+from collections.abc import Iterator
+
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, shown
+from uchuu_core.moves.laws import arithmetic, expanding, signs
+from uchuu_core.moves.move import Move
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Expr,
+    Line,
+    Number,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Sum,
+)
+from uchuu_core.tree.paths import letters, rebuild, walk
+
+_OPENING = (
+    signs.MINUS_NEGATIVE,
+    signs.PLUS_NEGATIVE,
+    arithmetic.POWER,
+    expanding.MULTIPLY_BRACKETS,
+    expanding.INTO_BRACKET,
+    expanding.MINUS_INTO_BRACKET,
+    expanding.SPLIT_FRACTION,
+    arithmetic.MULTIPLY,
+    arithmetic.DIVIDE,
+)
+_SENTENCES = {
+    "minus-negative-is-plus": "Taking away a negative is adding.",
+    "plus-negative-is-minus": "Adding a negative is taking away.",
+    "multiply-into-bracket": "Multiply every term of {}.",
+    "multiply-brackets": "Multiply every term by every term: {}.",
+    "take-minus-into-bracket": "The minus changes every sign in {}.",
+    "divide-each-term": "Divide every term of the top: {}.",
+    "work-out-power": "Work out {}.",
+    "multiply-numbers": "Work out {}.",
+    "divide-numbers": "Work out {}.",
+}
+
+
+def flattened(node: Expr) -> Expr:
+    """Return *node* with sums inside sums written as one sum, and powers of letters joined."""
+
+    def change(part: Line) -> Line:
+        if isinstance(part, Sum) and any(isinstance(t.body, Sum) and t.sign == "+" for t in part.terms):
+            return build.add(*(build.total((t,)) for t in part.terms))
+        if isinstance(part, Product) and not any(isinstance(f, Sum) for f in part.factors):
+            number, rest = expanding.coefficient_and_rest(part)
+            return build.times(number, expanding.joined_powers(list(build.factors_of(rest))))
+        return part
+
+    return rebuild(node, change)  # type: ignore[no-any-return]
+
+
+def _power_as_product(part: Line) -> Line:
+    match part:
+        case Power(Sum() as base, Number() as exponent) if exponent.text in ("2", "3"):
+            return build.product([base] * int(exponent.text))
+        case Power(Product(factors, _), Number() as exponent) if exponent.is_whole:
+            return build.product(Power(factor, exponent) for factor in factors)
+        case _:
+            return part
+
+
+def opened(node: Expr, law: Move) -> tuple[Expr, list[Expr]]:
+    """Return *node* with *law* applied at every innermost place at once, and the parts it met."""
+    met: list[Expr] = []
+
+    def change(part: Line) -> Line:
+        assert law.function is not None or law.rewrites
+        if law.function is None:
+            return part
+        for new in law.function(part):
+            met.append(part)  # type: ignore[arg-type]
+            return new
+        return part
+
+    return rebuild(node, change), met
+
+
+def expansions(line: Line, weight: int = BOARD) -> Iterator[Moment]:
+    """Yield the lines that open every bracket of an expression or equation."""
+    now = build.without_brackets(line)
+    written_out = rebuild(now, _power_as_product)
+    if written_out != now:
+        now = written_out
+        yield Moment(now, "power-as-product", "Write the power as a product.", weight)
+    for _ in range(40):
+        for law in _OPENING:
+            new, says = _by_law(now, law)
+            if new != now:
+                now = new
+                yield Moment(now, law.key, says, weight)
+                break
+        else:
+            return
+
+
+def _by_law(now: Line, law: Move) -> tuple[Line, str]:
+    if law.function is None:
+        for step in law.apply(now):
+            return step.result, _SENTENCES[law.key]
+        return now, ""
+    new, met = opened(now, law)  # type: ignore[arg-type]
+    if not met:
+        return now, ""
+    return flattened(new), _SENTENCES[law.key].format(", ".join(shown(part) for part in met[:3]))
+
+
+def _signed_terms(part: Line) -> Line:
+    """Open subtracted brackets: ``a - (b + c)`` holds the bracket as a term of the sum."""
+    if not isinstance(part, Sum):
+        return part
+    terms = []
+    for term in part.terms:
+        if isinstance(term.body, Sum) and term.sign == "-":
+            terms.extend(
+                type(term)(build.OPPOSITE[inner.sign], inner.body) for inner in term.body.terms
+            )
+        else:
+            terms.append(term)
+    return build.total(terms)
+
+
+def open_subtracted(line: Line) -> Line:
+    """Return *line* with every subtracted bracket opened."""
+    return rebuild(line, _signed_terms)  # type: ignore[no-any-return]
+
+
+def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
+    """Yield the lines that expand an expression and collect its like terms."""
+    now: Line = line
+    for moment in expansions(line):
+        now = moment.line
+        yield moment
+    new = open_subtracted(now)
+    if new != now:
+        now = new
+        yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+    if isinstance(now, Sum):
+        joined = expanding.collected(now)
+        if joined != now:
+            yield Moment(joined, "collect-like-terms", _collected_says(now), KEY)
+
+
+def _collected_says(node: Sum) -> str:
+    groups: dict[str, list[Expr]] = {}
+    for term in node.terms:
+        _, rest = expanding.coefficient_and_rest(term.body)
+        groups.setdefault(shown(rest), []).append(build.total((term,)))
+    joined = [shown(build.add(*parts)) for parts in groups.values() if len(parts) > 1]
+    return f"Collect like terms: {'; '.join(joined)}." if joined else "Collect like terms."
+
+
+def _refusal(line: Line, _unknown: str) -> str | None:
+    if isinstance(line, Relation):
+        return "this is an equation"
+    if not letters(line):
+        return "the expression holds only numbers"
+    for _, part in walk(line):
+        if isinstance(part, (Root, Absolute)):
+            return "roots and absolute values are not worked yet"
+        if isinstance(part, Quotient) and letters(part.denominator):
+            return "letters below a bar are not worked yet"
+        if isinstance(part, Power) and not (
+            isinstance(part.exponent, Number) and part.exponent.is_whole
+        ):
+            return "this exponent is not worked yet"
+    return None
+
+
+EXPAND_AND_COLLECT = Method(
+    key="expand-and-collect",
+    tasks=("simplify", "expand"),
+    refusal=_refusal,
+    why="Open every bracket, then join like terms.",
+    moments=moments,
+)

@@ -1,0 +1,77 @@
+"""All moves by key, and the wording that teachers read of an error.
+
+Adding a move is adding it to one topic file; a test holds that errors and wording have the same ids.
+"""
+
+import json
+from dataclasses import dataclass
+from functools import lru_cache
+from importlib import resources
+
+from uchuu_core.moves.errors import (
+    answers,
+    copying,
+    equations,
+    expanding,
+    fractions,
+    order_of_operations,
+    signs,
+)
+from uchuu_core.moves.laws import LAWS as _LAWS
+from uchuu_core.moves.move import Example, Move
+
+ERRORS: tuple[Move, ...] = (
+    *order_of_operations.ERRORS,
+    *signs.ERRORS,
+    *fractions.ERRORS,
+    *expanding.ERRORS,
+    *equations.ERRORS,
+    *answers.ERRORS,
+    *copying.ERRORS,
+)
+LAWS: tuple[Move, ...] = _LAWS
+
+
+@dataclass(frozen=True, slots=True)
+class Wording:
+    """What a teacher reads of an error; ``before``/``instead`` show its pattern."""
+
+    id: str
+    name: str
+    topic: str
+    type: str
+    before: str
+    instead: str
+    when: str
+    correct: str
+    example: Example
+    right: str
+    why: str
+    repair: str
+    looks_like: tuple[tuple[str, str], ...]
+
+
+@lru_cache(maxsize=1)
+def wordings() -> dict[str, Wording]:
+    """Return the wording of every error by id, in the order of the catalogue."""
+    text = resources.files("uchuu_core.moves").joinpath("wording.json").read_text("utf-8")
+    return {entry["id"]: _wording(entry) for entry in json.loads(text)}
+
+
+def _wording(entry: dict) -> Wording:  # type: ignore[type-arg]
+    example = entry["example"]
+    return Wording(
+        entry["id"],
+        entry["name"],
+        entry["topic"],
+        entry["type"],
+        entry["before"],
+        entry["instead"],
+        entry["when"],
+        entry["correct"],
+        Example(example["before"], example["wrong"]),
+        example["right"],
+        entry["why"],
+        entry["repair"],
+        tuple((item["id"], item["tell"]) for item in entry["looks_like"]),
+    )

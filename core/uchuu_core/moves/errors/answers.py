@@ -1,0 +1,70 @@
+"""Errors at the end of the work: rounding, rejecting, and stopping before the asked form.
+
+The stops change nothing, so they have no rewrite; they name an unmet form (``kernel.finished``).
+"""
+
+from collections.abc import Iterator
+from fractions import Fraction
+
+from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.move import Effect, Example, Move
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Line, Outcome, Quotient, Relation
+
+
+def _rounded(part: Line) -> Iterator[Line]:
+    """Yield a fraction of numerals rounded to one, two or three decimals, where that changes it."""
+    if not isinstance(part, Quotient):
+        return
+    value = numeral(part)
+    if value is None:
+        return
+    for places in (1, 2, 3):
+        rounded = Fraction(round(value * 10**places), 10**places)
+        if rounded != value:
+            yield build.decimal(rounded)
+
+
+def _rejected(line: Line) -> Iterator[Line]:
+    if isinstance(line, Relation) and line.sign == "=":
+        yield Outcome("no solution")
+
+
+ROUNDED_TOO_EARLY = Move(
+    key="rounded-too-early",
+    effect=Effect.WRONG,
+    function=_rounded,
+    examples=(Example("x=2/3", "x=0.67"),),
+    refuses=("x=1/2+x",),
+)
+SOLUTION_WRONGLY_REJECTED = Move(
+    key="solution-wrongly-rejected",
+    effect=Effect.WRONG,
+    function=_rejected,
+    whole_line=True,
+    examples=(Example("7x=0", "no solution"),),
+    refuses=("7x",),
+)
+STOP_NOT_LOWEST_TERMS = Move(
+    key="stop-not-lowest-terms",
+    effect=Effect.UNFINISHED,
+    examples=(Example("8/12+2/12", "10/12"),),
+)
+STOP_UNKNOWN_NOT_ALONE = Move(
+    key="stop-unknown-not-alone",
+    effect=Effect.UNFINISHED,
+    examples=(Example("4x-1=11", "4x=12"),),
+)
+STOP_LIKE_TERMS_LEFT = Move(
+    key="stop-like-terms-left",
+    effect=Effect.UNFINISHED,
+    examples=(Example("(x+2)(x+5)", "x^2+5x+2x+10"),),
+)
+
+ERRORS = (
+    ROUNDED_TOO_EARLY,
+    SOLUTION_WRONGLY_REJECTED,
+    STOP_NOT_LOWEST_TERMS,
+    STOP_UNKNOWN_NOT_ALONE,
+    STOP_LIKE_TERMS_LEFT,
+)

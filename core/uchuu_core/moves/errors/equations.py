@@ -1,0 +1,252 @@
+"""Errors of linear equations: what is done to one side and not, or wrongly, to the other."""
+
+from collections.abc import Iterator
+from itertools import product as choices
+from math import lcm
+
+from uchuu_core.moves.conditions import NotNumeral, Numeral, Unsigned
+from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
+
+ONE_SIDE_ONLY = Move(
+    key="lineq-one-side-only",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("x + a = b", "x = b"),
+        Rewrite("a*x = b", "x = b", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("x/a = b", "x = b", (Numeral("a"),)),
+    ),
+    distorts="subtract-on-both-sides",
+    examples=(Example("x+7=19", "x=19"), Example("3n=18", "n=18")),
+    refuses=("x=19",),
+)
+
+PART_OF_SIDE_DIVIDED = Move(
+    key="lineq-part-of-side-divided",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a*x + b = c", "x + b = c/a", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("a*x + b = c", "x + b/a = c", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("a*x + b = c + d", "x + b/a = c/a + d", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("a*x + b = c + d", "x + b = c/a + d", (Numeral("a"), NotNumeral("x"))),
+    ),
+    distorts="divide-both-sides",
+    examples=(Example("5x+10=45", "x+10=45/5"),),
+    refuses=("5x=45",),
+)
+
+SAME_SIGN_WHEN_MOVED = Move(
+    key="lineq-same-sign-when-moved",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("x + a = b", "x = b + a"),),
+    distorts="subtract-on-both-sides",
+    examples=(Example("x-9=4", "x=4-9"),),
+    refuses=("9x=4",),
+)
+
+SUBTRACTS_COEFFICIENT = Move(
+    key="lineq-subtracts-coefficient",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a*x = b", "x = b - a", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("a*x = b", "x = b + a", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("x/a = b", "x = b + a", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("x/a = b", "x = b - a", (Numeral("a"), NotNumeral("x"))),
+    ),
+    distorts="divide-both-sides",
+    examples=(Example("4x=28", "x=28-4"), Example("x/5=3", "x=3+5")),
+    refuses=("4+x=28",),
+)
+
+NEGATIVE_COEFFICIENT_LOST = Move(
+    key="lineq-negative-coefficient-lost",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("-a*x = b", "x = b/a", (Numeral("a", positive=True), NotNumeral("x"))),
+        Rewrite("-x = b", "x = b", (NotNumeral("x"), Unsigned("x"))),
+        Rewrite("-x/a = b", "x = a*b", (Numeral("a", positive=True), NotNumeral("x"))),
+        Rewrite("b - x = c", "x = c - b", (NotNumeral("x"), Unsigned("x"))),
+        Rewrite("b - a*x = c", "a*x = c - b", (Numeral("a", positive=True), NotNumeral("x"))),
+    ),
+    distorts="divide-both-sides",
+    examples=(Example("-6x=42", "x=42/6"), Example("5-x=3", "x=3-5")),
+    refuses=("6x=42",),
+)
+
+
+def _dropped_side(line: Line) -> Iterator[Line]:
+    if isinstance(line, Relation) and line.sign == "=":
+        yield line.left
+        yield line.right
+        yield build.total(
+            (build.as_term(line.left), Term("-", line.right))
+            if not isinstance(line.left, Sum)
+            else (*line.left.terms, Term("-", line.right))
+        )
+
+
+EQUALS_ZERO_LOST = Move(
+    key="lineq-equals-zero-lost",
+    effect=Effect.WRONG,
+    function=_dropped_side,
+    whole_line=True,
+    distorts="subtract-on-both-sides",
+    examples=(Example("x+8=0", "x+8"),),
+    refuses=("x+8",),
+)
+
+
+def _denominator(term: Term) -> int:
+    """Return the whole number under the bar of *term*, 1 when there is none."""
+    match term.body:
+        case Quotient(_, Number() as below, "/") if below.is_whole and below.value > 0:
+            return int(below.text)
+        case _:
+            return 1
+
+
+def _cleared(term: Term, factor: int) -> Term:
+    """Return *term* times *factor*, the bar gone where it divides out."""
+    below = _denominator(term)
+    top = term.body.numerator if isinstance(term.body, Quotient) and below > 1 else term.body
+    return Term(term.sign, _multiplied(factor // below, top))
+
+
+def _multiplied(factor: int, node: Expr) -> Expr:
+    number, rest = coefficient_and_rest(node)
+    return build.times(factor * number, rest)
+
+
+def _missed_terms(line: Line) -> Iterator[Line]:
+    """Clear the denominators of an equation but leave some whole terms as they were."""
+    if not (isinstance(line, Relation) and line.sign == "="):
+        return
+    left, right = build.terms_of(line.left), build.terms_of(line.right)
+    terms = [*left, *right]
+    factor = lcm(*(_denominator(term) for term in terms))
+    whole = [n for n, term in enumerate(terms) if _denominator(term) == 1]
+    if factor == 1 or not whole or len(terms) > 8:
+        return
+    for kept in choices((True, False), repeat=len(whole)):
+        missed = {n for n, keep in zip(whole, kept, strict=True) if keep}
+        if not missed:
+            continue
+        new = [t if n in missed else _cleared(t, factor) for n, t in enumerate(terms)]
+        yield Relation(build.total(new[: len(left)]), "=", build.total(new[len(left) :]))
+
+
+CLEARING_MISSED_TERM = Move(
+    key="lineq-clearing-missed-term",
+    effect=Effect.WRONG,
+    function=_missed_terms,
+    whole_line=True,
+    distorts="clear-denominators",
+    examples=(Example("x/3+2=7", "x+2=21"),),
+    refuses=("x+2=7",),
+)
+
+
+def _bracket_lost(term: Term, factor: int) -> Iterator[tuple[Term, ...]]:
+    """Yield a subtracted fraction times *factor* as the minus reaches only its first term."""
+    match term:
+        case Term("-", Quotient(Sum(terms), _, _)):
+            rest = factor // _denominator(term)
+            scaled = [
+                Term(t.sign, _multiplied(rest, t.body)) for t in terms
+            ]
+            first = scaled[0]
+            yield (Term(build.OPPOSITE[first.sign], first.body), *scaled[1:])
+            if rest != 1:
+                yield (Term(build.OPPOSITE[first.sign], first.body), *terms[1:])
+
+
+def _minus_before_fraction(line: Line) -> Iterator[Line]:
+    if not (isinstance(line, Relation) and line.sign == "="):
+        return
+    left, right = build.terms_of(line.left), build.terms_of(line.right)
+    terms = [*left, *right]
+    factor = lcm(*(_denominator(term) for term in terms))
+    if factor == 1:
+        return
+    for place, term in enumerate(terms):
+        for opened in _bracket_lost(term, factor):
+            new = [(_cleared(t, factor),) if n != place else opened for n, t in enumerate(terms)]
+            sides: list[Expr] = []
+            for part in (new[: len(left)], new[len(left) :]):
+                sides.append(build.total(t for group in part for t in group))
+            yield Relation(sides[0], "=", sides[1])
+
+
+MINUS_BEFORE_FRACTION = Move(
+    key="eq-minus-before-fraction",
+    effect=Effect.WRONG,
+    function=_minus_before_fraction,
+    whole_line=True,
+    distorts="clear-denominators",
+    examples=(Example("6-(x-4)/2=5", "12-x-4=10"),),
+    refuses=("6-x/2=5",),
+)
+
+CONSTANT_AS_ANSWER = Move(
+    key="lineq-constant-as-answer",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("x + b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
+        Rewrite("x - b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
+    ),
+    distorts="subtract-on-both-sides",
+    examples=(Example("x+7=3", "x=7"),),
+    refuses=("7x=3",),
+)
+
+
+def _identity_misread(line: Line) -> Iterator[Line]:
+    """A line that is always true is taken for ``x = 0`` or for a contradiction."""
+    if isinstance(line, Relation) and line.left == line.right:
+        yield Outcome("no solution")
+
+
+def _contradiction_misread(line: Line) -> Iterator[Line]:
+    """A line that is never true (two different numbers) is taken for a solution."""
+    match line:
+        case Relation(Number() | Signed(_, Number()), "=", Number() | Signed(_, Number())) if (
+            line.left != line.right
+        ):
+            yield Outcome("all real numbers")
+
+
+IDENTITY_MISREAD = Move(
+    key="lineq-identity-misread",
+    effect=Effect.WRONG,
+    function=_identity_misread,
+    whole_line=True,
+    distorts="read-an-identity",
+    examples=(Example("4x+6=4x+6", "no solution"),),
+    refuses=("2x=6",),
+)
+
+CONTRADICTION_MISREAD = Move(
+    key="lineq-contradiction-misread",
+    effect=Effect.WRONG,
+    function=_contradiction_misread,
+    whole_line=True,
+    distorts="read-a-contradiction",
+    examples=(Example("0=7", "all real numbers"),),
+    refuses=("2x=6",),
+)
+
+ERRORS = (
+    ONE_SIDE_ONLY,
+    PART_OF_SIDE_DIVIDED,
+    SAME_SIGN_WHEN_MOVED,
+    SUBTRACTS_COEFFICIENT,
+    NEGATIVE_COEFFICIENT_LOST,
+    EQUALS_ZERO_LOST,
+    IDENTITY_MISREAD,
+    CONTRADICTION_MISREAD,
+    CLEARING_MISSED_TERM,
+    MINUS_BEFORE_FRACTION,
+    CONSTANT_AS_ANSWER,
+)

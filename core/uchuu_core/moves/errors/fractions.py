@@ -1,0 +1,105 @@
+"""Errors with fractions of numbers."""
+
+from collections.abc import Iterator
+from math import lcm
+
+from uchuu_core.moves.conditions import Above, Numeral
+from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Line, Number, Quotient, Sum, Term
+
+_FOUR = (Numeral("b"), Numeral("d"))
+
+ADD_TOPS_AND_BOTTOMS = Move(
+    key="fraction-add-tops-and-bottoms",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a/b + c/d", "(a+c)/(b+d)", _FOUR),
+        Rewrite("a/b - c/d", "(a-c)/(b+d)", _FOUR),
+        Rewrite("a/b - c/d", "(a-c)/(b-d)", _FOUR),
+    ),
+    distorts="add-fractions",
+    examples=(Example("1/3+2/5", "(1+2)/(3+5)"),),
+    refuses=("1/3*2/5",),
+)
+
+
+def _tops_not_scaled(part: Line) -> Iterator[Line]:
+    """Write two fractions over their least common denominator with the tops unchanged."""
+    if not isinstance(part, Sum):
+        return
+    below = [
+        int(t.body.denominator.text)
+        if isinstance(t.body, Quotient)
+        and isinstance(t.body.denominator, Number)
+        and t.body.denominator.is_whole
+        else 1
+        for t in part.terms
+    ]
+    common = lcm(*below) if all(below) else 1
+    if common == 1 or sum(b > 1 for b in below) == 0 or len(set(below)) == 1:
+        return
+    bottom = Number(str(common))
+    yield build.total(
+        Term(t.sign, Quotient(t.body.numerator if isinstance(t.body, Quotient) else t.body, bottom))
+        for t in part.terms
+    )
+
+
+TOP_NOT_SCALED = Move(
+    key="fraction-top-not-scaled",
+    effect=Effect.WRONG,
+    function=_tops_not_scaled,
+    rewrites=(
+        Rewrite("a/b + c/d", "(a+c)/(b*d)", (*_FOUR, Above("b", 1), Above("d", 1))),
+        Rewrite("a/b + c", "(a+c)/b", (Numeral("a"), Numeral("b"), Numeral("c"), Above("b", 1))),
+    ),
+    distorts="add-fractions",
+    examples=(Example("3/4+1/6", "(3+1)/(4*6)"),),
+    refuses=("3/4*1/6",),
+)
+
+OWN_DENOMINATOR_MULTIPLIED = Move(
+    key="fraction-own-denominator-multiplied",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("a/b + c/d", "(a*b + c*d)/(b*d)", _FOUR),),
+    distorts="add-fractions",
+    examples=(Example("2/3+1/5", "(2*3+1*5)/(3*5)"),),
+    refuses=("2/3*1/5",),
+)
+
+DIVIDE_NO_FLIP = Move(
+    key="fraction-divide-no-flip",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("(a/b)/(c/d)", "(a*c)/(b*d)"), Rewrite("(a/b)÷(c/d)", "(a*c)/(b*d)")),
+    distorts="divide-numbers",
+    examples=(Example("(2/3)/(5/7)", "(2*5)/(3*7)"),),
+    refuses=("(2/3)*(5/7)",),
+)
+
+DIVIDE_WRONG_FLIP = Move(
+    key="fraction-divide-wrong-flip",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("(a/b)/(c/d)", "(b*c)/(a*d)"),),
+    distorts="divide-numbers",
+    examples=(Example("(3/4)/(2/5)", "(4*2)/(3*5)"),),
+    refuses=("(3/4)*(2/5)",),
+)
+
+SPLIT_DENOMINATOR = Move(
+    key="fraction-split-denominator",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("a/(b+c)", "a/b + a/c"),),
+    distorts="divide-numbers",
+    examples=(Example("12/(2+4)", "12/2+12/4"),),
+    refuses=("(2+4)/12",),
+)
+
+ERRORS = (
+    ADD_TOPS_AND_BOTTOMS,
+    TOP_NOT_SCALED,
+    OWN_DENOMINATOR_MULTIPLIED,
+    DIVIDE_NO_FLIP,
+    DIVIDE_WRONG_FLIP,
+    SPLIT_DENOMINATOR,
+)

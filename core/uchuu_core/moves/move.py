@@ -1,0 +1,209 @@
+"""A Move: a named rewrite, either a law (always holds under its conditions) or an error.
+
+A move yields *steps*; whether a step is true is the kernel's business, never the move's.
+"""
+
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+from enum import Enum
+from typing import Literal
+
+from uchuu_core.moves.conditions import Condition, Nonzero
+from uchuu_core.moves.pattern import EMPTY, filled, matches, pattern, runs_in_sum
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Line, Power, Product, Quotient, Relation, Signed, Sum, Term
+from uchuu_core.tree.paths import Path, children, replace_at, walk
+
+
+class Effect(Enum):
+    """What a move does to a line, in the contract's words."""
+
+    OK = "ok"
+    MAY_ADD = "may-add"
+    LOSES = "loses"
+    WRONG = "wrong"
+    UNFINISHED = "unfinished"
+
+
+@dataclass(frozen=True, slots=True)
+class Rewrite:
+    """One pattern and what it becomes, in plain notation, with conditions on its variables.
+
+    ``units``: coefficients that also fit the unwritten 1.
+    """
+
+    before: str
+    after: str
+    conditions: tuple[Condition, ...] = ()
+    units: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Example:
+    """A line and what the move makes of it, in plain notation."""
+
+    before: str
+    after: str
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One application: the new line, where it happened, and what is owed to the kernel."""
+
+    result: Line
+    at: Path
+    owes: tuple[Expr, ...] = ()
+
+
+Places = list[tuple[Path, Expr]]
+
+Rewriter = Callable[[Line], Iterator[Line]]
+"""Logic that a pattern cannot say: yields what a whole line, or a part of one, may become."""
+
+
+@dataclass(frozen=True, slots=True)
+class Move:
+    """A law or an error.
+
+    Args:
+        key: Stable kebab-case fact; for an error the id in the catalogue.
+        effect: What it does; OK for a law.
+        rewrites: Patterns, tried at every place.
+        function: What patterns cannot say: given a node, yields what it becomes.
+        whole_line: ``function`` wants whole lines (equations), not parts.
+        distorts: For an error: the law it is mistaken for; it gives the right line.
+        examples: Shown in the manual and run by the catalogue test.
+        refuses: Nearest lines that must not match.
+    """
+
+    key: str
+    effect: Effect = Effect.OK
+    rewrites: tuple[Rewrite, ...] = ()
+    function: Rewriter | None = None
+    whole_line: bool = False
+    distorts: str = ""
+    examples: tuple[Example, ...] = ()
+    refuses: tuple[str, ...] = ()
+
+    @property
+    def kind(self) -> Literal["law", "error"]:
+        """Which of the two folders it belongs to."""
+        return "law" if self.effect in (Effect.OK, Effect.MAY_ADD) else "error"
+
+    def apply(self, line: Line) -> Iterator[Step]:
+        """Yield every application to *line* (without redundant brackets), at every place."""
+        yield from self.apply_at(line, places(line))
+
+    def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
+        """Do as ``apply``, with the ``places`` of *line* found before (many moves, one line)."""
+        if self.function is not None and self.whole_line:
+            yield from (Step(result, ()) for result in self.function(line))
+        elif self.function is not None:
+            for path, part in parts:
+                for new in self.function(part):
+                    yield Step(_put(line, path, new), path)
+        for rewrite in self.rewrites:
+            wanted = pattern(rewrite.before)
+            if isinstance(wanted, Relation):
+                yield from _on_equation(rewrite, wanted, line)
+                continue
+            fitting = _FITTING.get(type(wanted), ())
+            for path, part in parts:
+                if rewrite.units or isinstance(part, fitting):
+                    yield from _on_part(rewrite, wanted, line, path, part)
+
+
+_FITTING: dict[type, tuple[type, ...]] = {
+    Sum: (Sum,),
+    Product: (Product, Signed),
+    Quotient: (Quotient, Signed),
+    Power: (Power,),
+    Signed: (Signed,),
+}
+"""Kinds of part that a pattern of each kind can fit at all."""
+
+
+def places(line: Line) -> Places:
+    """Return every part of *line* with its path, the whole first."""
+    return list(_places(line))
+
+
+def _places(line: Line) -> Iterator[tuple[Path, Expr]]:
+    """Yield every part; a subtracted term also as the signed thing it is (path with −1)."""
+    for path, part in walk(line):
+        if isinstance(part, Relation):
+            continue
+        yield path, part
+        if isinstance(part, Sum):
+            for number, term in enumerate(part.terms):
+                if term.sign == "-":
+                    yield (*path, number, -1), Signed("-", term.body)
+
+
+def _put(line: Line, path: Path, new: Line) -> Line:
+    """Replace the part at *path*; a path ending in −1 means the term with its sign."""
+    if not path or path[-1] != -1:
+        return replace_at(line, path, new)  # type: ignore[arg-type]
+    *above, number, _ = path
+    parent = line
+    for step in above:
+        parent = children(parent)[step]
+    assert isinstance(parent, Sum)
+    terms = list(parent.terms)
+    terms[number : number + 1] = _as_terms(new)  # type: ignore[arg-type]
+    return replace_at(line, tuple(above), build.total(terms))
+
+
+def _as_terms(node: Expr) -> tuple[Term, ...]:
+    return build.terms_of(node)
+
+
+def _owed(rewrite: Rewrite, bound: dict[str, Expr]) -> tuple[Expr, ...] | None:
+    """Return what the kernel must find nonzero, or None when a condition fails."""
+    for condition in rewrite.conditions:
+        if not condition.holds(bound):
+            return None
+    return tuple(bound[c.name] for c in rewrite.conditions if isinstance(c, Nonzero))
+
+
+def _units(rewrite: Rewrite) -> frozenset[str]:
+    return frozenset(rewrite.units)
+
+
+def _on_part(
+    rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr
+) -> Iterator[Step]:
+    after = pattern(rewrite.after)
+    units = _units(rewrite)
+    if isinstance(wanted, Sum) and isinstance(part, Sum):
+        for taken, found in runs_in_sum(wanted, part, units):
+            owes = _owed(rewrite, dict(found))
+            if owes is None:
+                continue
+            new = filled(after, found)
+            terms = [t for n, t in enumerate(part.terms) if n not in taken]
+            terms[taken[0] : taken[0]] = _as_terms(new)  # type: ignore[arg-type]
+            yield Step(_put(line, path, build.total(terms)), path, owes)
+        return
+    for found in matches(wanted, part, EMPTY, units):
+        owes = _owed(rewrite, dict(found))
+        if owes is not None:
+            yield Step(_put(line, path, filled(after, found)), path, owes)
+
+
+def _on_equation(rewrite: Rewrite, wanted: Relation, line: Line) -> Iterator[Step]:
+    if not (isinstance(line, Relation) and line.sign == "="):
+        return
+    after = pattern(rewrite.after)
+    units = _units(rewrite)
+    for turned in (False, True):
+        sides = Relation(line.right, "=", line.left) if turned else line
+        for found in matches(wanted, sides, EMPTY, units):
+            owes = _owed(rewrite, dict(found))
+            if owes is None:
+                continue
+            new = filled(after, found)
+            if turned and isinstance(new, Relation):
+                new = Relation(new.right, "=", new.left)
+            yield Step(new, (), owes)
+

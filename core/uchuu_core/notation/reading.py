@@ -1,0 +1,114 @@
+"""Reading a line: text → tokens → tree, with the place and the expectation when it fails."""
+
+from functools import lru_cache
+from importlib import resources
+from typing import Any
+
+from lark import Lark, Token, UnexpectedInput
+from lark.exceptions import UnexpectedToken, VisitError
+from lark.lexer import Lexer
+
+from uchuu_core import limits
+from uchuu_core.failures import Failure, Unreadable
+from uchuu_core.notation import tokens_latex, tokens_plain
+from uchuu_core.notation.brackets import Notation
+from uchuu_core.notation.tree_builder import Juxtaposition, TreeBuilder
+from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.paths import depth, letters
+
+_TOKENS = {"plain": tokens_plain.tokens, "latex": tokens_latex.tokens}
+_NEEDS_OPERAND = "a number, a letter or a bracket should stand here"
+
+
+class _Tokens(Lexer):
+    """Hands lark the tokens that were cut before."""
+
+    def __init__(self, _conf: Any) -> None:
+        pass
+
+    def lex(self, data: Any) -> Any:  # type: ignore[override]
+        return iter(data)
+
+
+@lru_cache(maxsize=1)
+def _parser() -> Lark:
+    grammar = resources.files("uchuu_core.notation").joinpath("grammar.lark").read_text("utf-8")
+    return Lark(grammar, parser="lalr", lexer=_Tokens, maybe_placeholders=True)
+
+
+def notation_of(text: str) -> Notation:
+    r"""Return the notation of *text*: plain notation never holds ``\``, ``^{`` or ``_{``."""
+    return "latex" if "\\" in text or "^{" in text or "_{" in text else "plain"
+
+
+def read(
+    text: str, notation: Notation | None = None, juxtaposition: Juxtaposition = "equal"
+) -> Line:
+    """Return the tree of one written line.
+
+    Args:
+        text: Plain notation or LaTeX, at most ``limits.CHARACTERS`` characters.
+        notation: Which of the two; by default told from the text.
+        juxtaposition: The house rule for ``1/2x``: equal rank with ``*``, or tighter.
+    Raises:
+        Unreadable: the place in *text* and what was expected there.
+        TooLarge: a bound of ``limits`` is passed.
+    Example:
+        >>> read("2(x+1) = 6").sign
+        '='
+    """
+    return _read(text, notation or notation_of(text), juxtaposition)
+
+
+@lru_cache(maxsize=4096)
+def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
+    if not text.strip():
+        raise Unreadable("This line is empty. Type an expression or an equation.", 0)
+    found = list(_TOKENS[notation](text))
+    try:
+        tree = TreeBuilder(notation, juxtaposition).transform(_parser().parse(found))  # type: ignore[arg-type]
+    except UnexpectedInput as unexpected:
+        raise _explained(unexpected, text, found) from None
+    except VisitError as wrapped:
+        if isinstance(wrapped.orig_exc, Failure):
+            raise wrapped.orig_exc from None
+        raise
+    limits.require(
+        depth(tree) <= limits.NESTING,
+        f"This line is nested deeper than {limits.NESTING}. Simplify it.",
+    )
+    limits.require(
+        len(letters(tree)) <= limits.LETTERS,
+        f"This line has more than {limits.LETTERS} different letters. Use fewer.",
+    )
+    line: Line = tree
+    return line
+
+
+def _explained(unexpected: UnexpectedInput, text: str, found: list[Token]) -> Unreadable:
+    token = unexpected.token if isinstance(unexpected, UnexpectedToken) else None
+    if token is None or token.type == "$END":
+        opened = sum(t.type in ("OPEN", "OPEN_GROUP") for t in found)
+        closed = sum(t.type in ("CLOSE", "CLOSE_GROUP") for t in found)
+        if opened > closed:
+            return Unreadable("A bracket is opened and never closed. Add “)”.", len(text))
+        return Unreadable(f"The line stops too early: {_NEEDS_OPERAND}.", len(text))
+    place = token.start_pos or 0
+    match token.type:
+        case "CLOSE" | "CLOSE_GROUP" if _balance(found, place) < 0:
+            message = "This bracket closes nothing. Take it out, or open one before it."
+        case "CLOSE" | "CLOSE_GROUP" | "CLOSE_BAR":
+            message = f"Before “{token}” {_NEEDS_OPERAND}."
+        case "EQUALS" | "RELATION":
+            message = f"“{token}” cannot stand here: an expression should come before it."
+        case "JUXTAPOSED":
+            message = "Two parts stand side by side here in a way that cannot be read. Add a sign."
+        case _:
+            message = f"“{token}” was not expected here: {_NEEDS_OPERAND}."
+    return Unreadable(message, place)
+
+
+def _balance(found: list[Token], place: int) -> int:
+    upto = [token.type for token in found if (token.start_pos or 0) <= place]
+    opened = sum(kind in ("OPEN", "OPEN_GROUP") for kind in upto)
+    return opened - sum(kind in ("CLOSE", "CLOSE_GROUP") for kind in upto)

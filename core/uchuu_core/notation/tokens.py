@@ -1,0 +1,96 @@
+"""What both notations share when a text is cut into tokens.
+
+Bars are told apart (opening or closing) and unwritten multiplication is made a token of its own,
+so that one small grammar reads both notations. Raises ``Unreadable`` or ``TooLarge`` with a place.
+"""
+
+import re
+from collections.abc import Iterable, Iterator
+
+from lark import Token
+
+from uchuu_core import limits
+from uchuu_core.failures import Unreadable
+
+ENDS_OPERAND = {
+    "NUMBER", "MIXED", "VULGAR", "NAME", "CLOSE", "CLOSE_GROUP", "CLOSE_BAR", "SUPERSCRIPT",
+}  # fmt: skip
+STARTS_OPERAND = {
+    "MIXED", "VULGAR", "NAME", "OPEN", "OPEN_GROUP", "OPEN_BAR", "ABSOLUTE", "SQUARE_ROOT",
+    "CUBE_ROOT", "ROOT", "INDEXED_ROOT", "FRACTION", "NUMBER",
+}  # fmt: skip
+OPENERS = {"OPEN", "OPEN_GROUP", "OPEN_BAR", "OPEN_SET", "INDEXED_ROOT"}
+CLOSERS = {"CLOSE", "CLOSE_GROUP", "CLOSE_BAR", "CLOSE_SET", "CLOSE_INDEX"}
+SUPERSCRIPTS = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
+VULGAR_FRACTIONS = {"½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8"}
+
+
+def scan(text: str, table: re.Pattern[str]) -> Iterator[Token]:
+    """Yield the tokens of *text* by a table of named patterns; spaces (``SKIP``) are dropped."""
+    limits.require(
+        len(text) <= limits.CHARACTERS,
+        f"This line has {len(text)} characters; at most {limits.CHARACTERS} are read. Split it.",
+    )
+    position = 0
+    while position < len(text):
+        match = table.match(text, position)
+        if match is None or match.end() == position:
+            shown = text[position]
+            raise Unreadable(f"“{shown}” has no meaning here. Take it out or replace it.", position)
+        if match.lastgroup != "SKIP":
+            yield Token(str(match.lastgroup), match.group(), start_pos=position)
+        position = match.end()
+
+
+def _checked_number(token: Token) -> None:
+    limits.require(
+        sum(character.isdigit() for character in token) <= limits.DIGITS,
+        f"This number has more than {limits.DIGITS} digits. Use a shorter one.",
+        token.start_pos,
+    )
+
+
+def finish(tokens: Iterable[Token]) -> Iterator[Token]:
+    """Tell opening from closing bars, insert ``JUXTAPOSED``, and bound digits and nesting."""
+    before: Token | None = None
+    open_bars: list[int] = []
+    due = [0]
+    """Per open bracket: atoms that a ``\\frac`` still takes, which multiply nothing."""
+    for token in tokens:
+        kind = token.type
+        if kind == "BAR":
+            closing = bool(open_bars) and before is not None and before.type in ENDS_OPERAND
+            kind = "CLOSE_BAR" if closing and open_bars.pop() == len(due) - 1 else "OPEN_BAR"
+            if kind == "OPEN_BAR":
+                open_bars.append(len(due))
+            token = Token(kind, str(token), start_pos=token.start_pos)
+        if kind in ("NUMBER", "MIXED"):
+            _checked_number(token)
+        if kind in STARTS_OPERAND:
+            if due[-1]:
+                due[-1] -= 1
+            elif before is not None and before.type in ENDS_OPERAND:
+                yield _multiplication(before, token)
+        if kind == "FRACTION":
+            due[-1] += 2
+        if kind in OPENERS:
+            due.append(0)
+            limits.require(
+                len(due) <= limits.NESTING + 1,
+                f"Brackets are nested deeper than {limits.NESTING}. Simplify the line.",
+                token.start_pos,
+            )
+        elif kind in CLOSERS and len(due) > 1:
+            due.pop()
+        yield token
+        before = token
+
+
+def _multiplication(before: Token, token: Token) -> Token:
+    if token.type in ("NUMBER", "MIXED"):
+        raise Unreadable(
+            f"The number {token} follows “{before}” with nothing between. "
+            "Write * to multiply, ^ for a power, or the number first.",
+            token.start_pos,
+        )
+    return Token("JUXTAPOSED", "", start_pos=token.start_pos)

@@ -1,0 +1,83 @@
+r"""LaTeX as a math editor produces it, cut into the tokens of plain notation.
+
+After a bare ``^`` exactly one digit belongs to the exponent (``x^10`` is x¹0), as LaTeX has it.
+"""
+
+import re
+from collections.abc import Iterator
+
+from lark import Token
+
+from uchuu_core.notation.tokens import finish, scan
+
+TABLE = re.compile(
+    r"""(?x)
+    (?P<SKIP>\s+|\\[,;:!]|\\q?quad|\\left(?=[(\[|])|\\right(?=[)\]|])|~|\\displaystyle)
+  | (?P<NO_SOLUTION>\\(text|mathrm)\{\s*no\ (real\ )?solutions?\s*\}|\\(varnothing|emptyset))
+  | (?P<ALL_REALS>\\(text|mathrm)\{\s*all\ real\ numbers\s*\}|\\mathbb\{R\}|\\R\b)
+  | (?P<OR>\\(text|mathrm|textrm)\{\s*(or|and)\s*\}|\\(lor|vee|land|wedge)\b|;)
+  | (?P<IN>\\in\b)
+  | (?P<INDEXED_ROOT>\\sqrt\s*\[)
+  | (?P<SQUARE_ROOT>\\sqrt(?![a-zA-Z]))
+  | (?P<FRACTION>\\[dt]?frac(?![a-zA-Z]))
+  | (?P<PLUS_MINUS>\\pm(?![a-zA-Z]))
+  | (?P<TIMES>\\(cdot|times|ast)(?![a-zA-Z])|[*·×])
+  | (?P<DIVIDE>\\div(?![a-zA-Z])|÷)
+  | (?P<RELATION>\\(neq|ne|leq|le|geq|ge|lt|gt)(?![a-zA-Z])|[<>≠])
+  | (?P<OPEN_SET>\\\{|\\lbrace(?![a-zA-Z]))
+  | (?P<CLOSE_SET>\\\}|\\rbrace(?![a-zA-Z]))
+  | (?P<BAR>\\(left|right)?[|]|\\[lr]?vert(?![a-zA-Z])|\|)
+  | (?P<NUMBER>\d+\.\d+|\d+|\.\d+)
+  | (?P<NAME>[a-zA-Z](_\d|_\{\d+\})?)
+  | (?P<PLUS>\+)
+  | (?P<MINUS>[-−])
+  | (?P<SLASH>/)
+  | (?P<CARET>\^)
+  | (?P<OPEN>\\lparen|\()
+  | (?P<CLOSE>\\rparen|\))
+  | (?P<OPEN_GROUP>\{)
+  | (?P<CLOSE_GROUP>\})
+  | (?P<CLOSE_INDEX>\])
+  | (?P<COMMA>,)
+  | (?P<EQUALS>=)
+    """
+)
+
+
+def _single_digits(found: Iterator[Token]) -> Iterator[Token]:
+    r"""Cut ``12`` into ``1`` and ``2`` where LaTeX takes one digit: after ``^`` and ``\frac``."""
+    due = 0
+    for token in found:
+        if due and token.type == "NUMBER" and len(token) > 1:
+            place = token.start_pos or 0
+            for offset, digit in enumerate(token[:due]):
+                yield Token("NUMBER", digit, start_pos=place + offset)
+            if len(token) > due:
+                yield Token("NUMBER", token[due:], start_pos=place + due)
+            due = 0
+            continue
+        yield token
+        due = {"CARET": 1, "FRACTION": 2}.get(token.type, due - 1 if token.type == "NUMBER" else 0)
+
+
+_MIXED = re.compile(r"(?<![\d.^])(\d+)\s*\\[dt]?frac\s*(?:\{(\d+)\}\s*\{(\d+)\}|(\d)(\d)(?!\d))")
+
+
+def tokens(text: str) -> Iterator[Token]:
+    """Yield the tokens of a line in LaTeX; a numeral before a numeral fraction is mixed."""
+    return finish(_with_mixed(text))
+
+
+def _with_mixed(text: str) -> Iterator[Token]:
+    position = 0
+    for match in _MIXED.finditer(text):
+        yield from _shifted(text[position : match.start()], position)
+        whole, a, b, c, d = match.groups()
+        yield Token("MIXED", f"{whole} {a or c}/{b or d}", start_pos=match.start())
+        position = match.end()
+    yield from _shifted(text[position:], position)
+
+
+def _shifted(part: str, start: int) -> Iterator[Token]:
+    for token in _single_digits(scan(part, TABLE)):
+        yield Token(token.type, str(token), start_pos=start + (token.start_pos or 0))

@@ -1,0 +1,50 @@
+"""Plain notation, as typed on a keyboard, cut into tokens (contract, "Plain notation")."""
+
+import re
+from collections.abc import Iterator
+
+from lark import Token
+
+from uchuu_core.notation.tokens import VULGAR_FRACTIONS, finish, scan
+
+_VULGAR = "".join(VULGAR_FRACTIONS)
+
+TABLE = re.compile(
+    rf"""(?ix)
+    (?P<SKIP>[ \t\u00a0]+)
+  | (?P<EXCEPT>all\ (real\ numbers|values|reals)\ except\ (the\ )?excluded(\ (values|ones))?)
+  | (?P<NO_SOLUTION>no\ (real\ )?(solutions?|values?)|∅)
+  | (?P<ALL_REALS>all\ (real\ numbers|reals|real\ values|numbers|values)|infinitely\ many\ solutions|ℝ)
+  | (?P<OR>\bor\b|\band\b|∨|;)
+  | (?P<IN>∈|\bin\b)
+  | (?P<ABSOLUTE>abs(?=\s*\())
+  | (?P<SQUARE_ROOT>sqrt(?=\s*\()|√)
+  | (?P<CUBE_ROOT>cbrt(?=\s*\()|∛)
+  | (?P<ROOT>root(?=\s*\())
+  | (?P<MIXED>\d+[ ]+\d+/\d+(?![\d.])|\d+[{_VULGAR}])
+  | (?P<NUMBER>\d+\.\d+|\d+|\.\d+)
+  | (?P<VULGAR>[{_VULGAR}])
+  | (?P<NAME>[^\W\d_ℝ](_\d+|[₀-₉]+)?)
+  | (?P<PLUS_MINUS>\+-|\+/-|±)
+  | (?P<PLUS>\+)
+  | (?P<MINUS>[-−–])
+  | (?P<TIMES>[*×·⋅])
+  | (?P<DIVIDE>÷)
+  | (?P<SLASH>/)
+  | (?P<CARET>\^|\*\*)
+  | (?P<SUPERSCRIPT>[⁻]?[⁰¹²³⁴⁵⁶⁷⁸⁹]+)
+  | (?P<OPEN>[(\[])
+  | (?P<CLOSE>[)\]])
+  | (?P<OPEN_SET>\{{)
+  | (?P<CLOSE_SET>\}})
+  | (?P<BAR>\|)
+  | (?P<COMMA>,)
+  | (?P<RELATION>!=|≠|<=|>=|≤|≥|<|>)
+  | (?P<EQUALS>=)
+    """
+)
+
+
+def tokens(text: str) -> Iterator[Token]:
+    """Yield the tokens of a line in plain notation."""
+    return finish(scan(text, TABLE))

@@ -1,0 +1,237 @@
+"""From grammar rules to our tree; here equal rank and implied brackets are settled.
+
+Multiplication and division have equal rank, left to right. ``juxtaposition="tighter"`` is the
+house rule under which an unwritten product binds first. Where ``÷`` stands in the line, ``/``
+between two numerals is a fraction bar and binds first.
+"""
+
+from fractions import Fraction
+from typing import Any, Literal, cast
+
+from lark import Token, Transformer, v_args
+
+from uchuu_core import limits
+from uchuu_core.failures import Unreadable
+from uchuu_core.notation.brackets import Notation, Place, needs
+from uchuu_core.notation.tokens import SUPERSCRIPTS, VULGAR_FRACTIONS
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Bracket,
+    Chain,
+    Either,
+    Expr,
+    Join,
+    Mixed,
+    Number,
+    Outcome,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    RelationSign,
+    Root,
+    Sign,
+    Signed,
+    Sum,
+    Symbol,
+    Term,
+    ValueSet,
+)
+
+Juxtaposition = Literal["equal", "tighter"]
+Joined = tuple[str, Expr]
+_RELATIONS: dict[str, RelationSign] = {
+    "≠": "!=", "≤": "<=", "≥": ">=", r"\ne": "!=", r"\neq": "!=", r"\le": "<=", r"\leq": "<=",
+    r"\ge": ">=", r"\geq": ">=", r"\lt": "<", r"\gt": ">",
+}  # fmt: skip
+_SIGNS: dict[str, Sign] = {"PLUS": "+", "MINUS": "-", "PLUS_MINUS": "+-"}
+
+
+@v_args(inline=True)
+class TreeBuilder(Transformer[Token, Any]):
+    """Builds the tree of one line, bottom-up, while it is parsed."""
+
+    def __init__(self, notation: Notation, juxtaposition: Juxtaposition = "equal") -> None:
+        super().__init__()
+        self.notation = notation
+        self.juxtaposition = juxtaposition
+        self.has_division_sign = False
+
+    def _at(self, place: Place, node: Expr) -> Expr:
+        """Take brackets away where the place implies them."""
+        if isinstance(node, Bracket) and place in ("numerator", "denominator", "exponent"):
+            return node.body if self.notation == "plain" else node
+        if isinstance(node, Bracket) and needs(self.notation, place, node.body):
+            return node.body
+        return node
+
+    # leaves
+    def numeral(self, token: Token) -> Expr:
+        text = str(token)
+        return Number(f"0{text}" if text.startswith(".") else text)
+
+    def letter(self, token: Token) -> Expr:
+        name = str(token).translate(str.maketrans("₀₁₂₃₄₅₆₇₈₉", "0123456789"))
+        name = name.replace("{", "").replace("}", "").replace("_", "")
+        return Symbol(name if len(name) == 1 else f"{name[0]}_{name[1:]}")
+
+    def mixed(self, token: Token) -> Expr:
+        text = str(token)
+        if text[-1] in VULGAR_FRACTIONS:
+            text = f"{text[:-1].strip()} {VULGAR_FRACTIONS[text[-1]]}"
+        whole, fraction = text.split()
+        top, bottom = (int(part) for part in fraction.split("/"))
+        if bottom == 0:
+            raise Unreadable(f"The mixed number {text} divides by zero.", token.start_pos)
+        return Mixed(int(whole), top, bottom)
+
+    def vulgar(self, token: Token) -> Expr:
+        value = Fraction(VULGAR_FRACTIONS[str(token)])
+        return Quotient(Number(str(value.numerator)), Number(str(value.denominator)))
+
+    # atoms
+    def bracket(self, _open: Token, body: Expr, _close: Token) -> Expr:
+        return Bracket(body)
+
+    def group(self, _open: Token, body: Expr, _close: Token) -> Expr:
+        return body
+
+    def absolute(self, *parts: Any) -> Expr:
+        return Absolute(parts[-2])
+
+    def square_root(self, _name: Token, body: Expr) -> Expr:
+        return Root(2, body.body if isinstance(body, Bracket) else body)
+
+    def cube_root(self, _name: Token, body: Expr) -> Expr:
+        return Root(3, body.body if isinstance(body, Bracket) else body)
+
+    def nth_root(self, name: Token, *parts: Any) -> Expr:
+        index, radicand = (part for part in parts if not isinstance(part, Token))
+        if not (isinstance(index, Number) and index.is_whole and int(index.text) >= 2):
+            raise Unreadable("The index of a root is a whole number from 2 on.", name.start_pos)
+        limits.require(
+            int(index.text) <= limits.ROOT_INDEX,
+            f"The index of a root is at most {limits.ROOT_INDEX}.",
+            name.start_pos,
+        )
+        return Root(int(index.text), radicand)
+
+    def fraction(self, _name: Token, numerator: Expr, denominator: Expr) -> Expr:
+        return Quotient(numerator, denominator)
+
+    # powers
+    def power(self, base: Expr, caret: Token, exponent: Expr) -> Expr:
+        if isinstance(exponent, Number) and exponent.is_whole:
+            limits.require(
+                int(exponent.text) <= limits.EXPONENT,
+                f"Exponents are read up to {limits.EXPONENT}.",
+                caret.start_pos,
+            )
+        return Power(self._at("base", base), self._at("exponent", exponent))
+
+    def superscript(self, base: Expr, token: Token) -> Expr:
+        text = str(token).translate(SUPERSCRIPTS)
+        digits = Number(text.lstrip("-"))
+        exponent: Expr = Signed("-", digits) if text.startswith("-") else digits
+        return self.power(base, token, exponent)
+
+    # products
+    def joined(self, operator: Token, factor: Expr) -> Joined:
+        self.has_division_sign = self.has_division_sign or operator.type == "DIVIDE"
+        return operator.type, factor
+
+    def product(self, first: Expr, *rest: Joined) -> Expr:
+        chain = list(rest)
+        if self.has_division_sign:
+            first, chain = self._fold(first, chain, _both_numerals)
+        if self.juxtaposition == "tighter":
+            first, chain = self._fold(first, chain, lambda _a, kind, _b: kind == "JUXTAPOSED")
+        result, _ = self._fold(first, chain, lambda *_: True)
+        return result
+
+    def _fold(self, first: Expr, chain: list[Joined], chosen: Any) -> tuple[Expr, list[Joined]]:
+        """Join neighbours for which *chosen* holds, from left to right; keep the others."""
+        operands: list[Joined] = [("", first)]
+        for kind, factor in chain:
+            before_kind, before = operands[-1]
+            if chosen(before, kind, factor):
+                operands[-1] = (before_kind, self._join(before, kind, factor))
+            else:
+                operands.append((kind, factor))
+        return operands[0][1], operands[1:]
+
+    def _join(self, left: Expr, kind: str, right: Expr) -> Expr:
+        if kind == "SLASH":
+            return Quotient(self._at("numerator", left), self._at("denominator", right))
+        if kind == "DIVIDE":
+            return Quotient(self._at("dividend", left), self._at("divisor", right), "÷")
+        join: Join = "*" if kind == "TIMES" else ""
+        right = self._at("factor" if join else "juxtaposed factor", right)
+        if isinstance(left, Product):
+            return Product((*left.factors, right), (*left.joins, join))
+        place: Place = "dotted first factor" if join else "first factor"
+        return Product((self._at(place, left), right), (join,))
+
+    # sums
+    def sign(self, token: Token) -> Sign:
+        return _SIGNS[token.type]
+
+    def opposite(self, _sign: Token, body: Expr) -> Expr:
+        return Signed("-", self._at("signed", body))
+
+    def same(self, _sign: Token, body: Expr) -> Expr:
+        return body
+
+    def either_sign(self, _sign: Token, body: Expr) -> Expr:
+        return Signed("+-", self._at("signed", body))
+
+    def sum(self, first: Expr, *rest: Any) -> Expr:
+        if not rest:
+            return first
+        if isinstance(first, Signed):
+            terms = [Term(first.sign, first.body)]
+        else:
+            terms = [Term("+", self._at("term", first))]
+        for sign, body in zip(rest[::2], rest[1::2], strict=True):
+            terms.append(Term(sign, self._at("term", body)))
+        return Sum(tuple(terms))
+
+    # lines
+    def relation(self, left: Expr, sign: Token, right: Expr) -> Relation:
+        return Relation(left, _RELATIONS.get(str(sign), cast(RelationSign, str(sign))), right)
+
+    def chain(self, *parts: Any) -> Chain:
+        return Chain(tuple(part for part in parts if not isinstance(part, Token)))
+
+    def continued(self, _equals: Token, body: Expr) -> Expr:
+        return body
+
+    def either(self, first: Relation, *rest: Any) -> Either:
+        options = [first]
+        for part in rest:
+            if isinstance(part, Token):
+                continue
+            same = Relation(first.left, first.sign, part)
+            options.append(part if isinstance(part, Relation) else same)
+        return Either(tuple(options))
+
+    def set(self, *parts: Any) -> ValueSet:
+        opened = next(n for n, p in enumerate(parts) if getattr(p, "type", "") == "OPEN_SET")
+        listed = [p for p in parts[opened:] if p is not None and not isinstance(p, Token)]
+        return ValueSet(tuple(listed))
+
+    def outcome(self, token: Token) -> Outcome:
+        match token.type:
+            case "NO_SOLUTION":
+                return Outcome("no solution")
+            case "ALL_REALS":
+                return Outcome("all real numbers")
+            case _:
+                return Outcome("all except excluded")
+
+    def start(self, line: Any) -> Any:
+        return line
+
+
+def _both_numerals(left: Expr, kind: str, right: Expr) -> bool:
+    return kind == "SLASH" and isinstance(left, Number) and isinstance(right, Number)

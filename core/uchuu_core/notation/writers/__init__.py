@@ -1,0 +1,1 @@
+"""Writers: one tree, several notations."""

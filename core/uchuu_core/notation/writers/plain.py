@@ -1,0 +1,83 @@
+"""Plain notation; reading it back gives the same tree."""
+
+from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Bracket,
+    Chain,
+    Either,
+    Expr,
+    Line,
+    Mixed,
+    Number,
+    Outcome,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Symbol,
+    ValueSet,
+)
+
+
+def plain(line: Line) -> str:
+    """Write *line* as a person would type it."""
+    match line:
+        case Relation(left, sign, right):
+            return f"{plain(left)} {sign} {plain(right)}"
+        case Chain(sides):
+            return " = ".join(plain(side) for side in sides)
+        case Either(options):
+            word = ", " if options[0].sign == "!=" else " or "
+            return word.join(plain(option) for option in options)
+        case ValueSet(members):
+            return "{" + ", ".join(plain(member) for member in members) + "}"
+        case Outcome(says):
+            return says
+        case _:
+            return _expression(line)
+
+
+def _in(place: Place, node: Expr) -> str:
+    text = _expression(node)
+    return f"({text})" if needs("plain", place, node) else text
+
+
+def _expression(node: Expr) -> str:
+    match node:
+        case Number(text):
+            return text
+        case Mixed(whole, numerator, denominator):
+            return f"{whole} {numerator}/{denominator}"
+        case Symbol(name):
+            return name
+        case Signed(sign, body):
+            return sign + _in("signed", body)
+        case Sum(terms):
+            first, *rest = terms
+            text = ("" if first.sign == "+" else first.sign) + _in("term", first.body)
+            return text + "".join(f" {term.sign} {_in('term', term.body)}" for term in rest)
+        case Product(factors, joins):
+            text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
+            for join, factor in zip(joins, factors[1:], strict=True):
+                text += join + _in("factor" if join else "juxtaposed factor", factor)
+            return text
+        case Quotient(numerator, denominator, "/"):
+            return f"{_in('numerator', numerator)}/{_in('denominator', denominator)}"
+        case Quotient(numerator, denominator, _):
+            return f"{_in('dividend', numerator)} ÷ {_in('divisor', denominator)}"
+        case Power(base, exponent):
+            return f"{_in('base', base)}^{_in('exponent', exponent)}"
+        case Root(2, radicand):
+            return f"sqrt({_expression(radicand)})"
+        case Root(3, radicand):
+            return f"cbrt({_expression(radicand)})"
+        case Root(index, radicand):
+            return f"root({index}, {_expression(radicand)})"
+        case Absolute(body):
+            return f"abs({_expression(body)})"
+        case Bracket(body):
+            return f"({_expression(body)})"

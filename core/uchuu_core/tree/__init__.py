@@ -1,0 +1,1 @@
+"""The tree of a written line and how to walk, build and change it."""

@@ -1,0 +1,169 @@
+"""The tree of a written line: immutable, nothing evaluates itself, everything written stays.
+
+Brackets that the structure itself needs (``2(x+1)``, ``5-(-3)``) are implied by the nesting;
+only brackets that could be left out are kept, as ``Bracket``. So each line has one tree.
+"""
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Literal
+
+Sign = Literal["+", "-", "+-"]
+Join = Literal["", "*"]
+"""How a factor is joined to the one before it: by juxtaposition or by a written sign."""
+QuotientMark = Literal["/", "÷"]
+RelationSign = Literal["=", "!=", "<", ">", "<=", ">="]
+
+
+@dataclass(frozen=True, slots=True)
+class Number:
+    """A numeral as written: digits with at most one point. ``0.50`` is not ``0.5``."""
+
+    text: str
+
+    @property
+    def value(self) -> Fraction:
+        """The exact value."""
+        return Fraction(self.text)
+
+    @property
+    def is_whole(self) -> bool:
+        """Whether the numeral is written without a point."""
+        return "." not in self.text
+
+
+@dataclass(frozen=True, slots=True)
+class Mixed:
+    """A mixed number such as ``2 1/3``; all three parts are non-negative integers."""
+
+    whole: int
+    numerator: int
+    denominator: int
+
+    @property
+    def value(self) -> Fraction:
+        """The exact value."""
+        return self.whole + Fraction(self.numerator, self.denominator)
+
+
+@dataclass(frozen=True, slots=True)
+class Symbol:
+    """A letter, possibly with an index: ``x``, ``x_1``."""
+
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class Signed:
+    """A sign written before something that is not a term of a sum: ``-3``, ``+-5``."""
+
+    sign: Sign
+    body: "Expr"
+
+
+@dataclass(frozen=True, slots=True)
+class Term:
+    """One term of a sum with the sign before it (``+`` for an unwritten first sign)."""
+
+    sign: Sign
+    body: "Expr"
+
+
+@dataclass(frozen=True, slots=True)
+class Sum:
+    """Two or more terms in written order."""
+
+    terms: tuple[Term, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Product:
+    """Two or more factors in written order; ``joins[i]`` stands before ``factors[i+1]``."""
+
+    factors: tuple["Expr", ...]
+    joins: tuple[Join, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Quotient:
+    """A fraction (mark ``/``: a bar that groups) or a division written with ``÷``."""
+
+    numerator: "Expr"
+    denominator: "Expr"
+    mark: QuotientMark = "/"
+
+
+@dataclass(frozen=True, slots=True)
+class Power:
+    """*base* to the *exponent*, as written."""
+
+    base: "Expr"
+    exponent: "Expr"
+
+
+@dataclass(frozen=True, slots=True)
+class Root:
+    """The root of *radicand* with integer *index* (2 for a square root)."""
+
+    index: int
+    radicand: "Expr"
+
+
+@dataclass(frozen=True, slots=True)
+class Absolute:
+    """An absolute value."""
+
+    body: "Expr"
+
+
+@dataclass(frozen=True, slots=True)
+class Bracket:
+    """A written bracket that the structure does not need."""
+
+    body: "Expr"
+
+
+Expr = (
+    Number | Mixed | Symbol | Signed | Sum | Product | Quotient | Power | Root | Absolute | Bracket
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Relation:
+    """Two sides and the sign between them."""
+
+    left: Expr
+    sign: RelationSign
+    right: Expr
+
+
+@dataclass(frozen=True, slots=True)
+class Chain:
+    """``a = b = c``: three or more sides joined by equals signs; a leading ``=`` is dropped."""
+
+    sides: tuple[Expr, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Either:
+    """Several relations joined by "or" (for ``!=``: by commas, all hold)."""
+
+    options: tuple[Relation, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class ValueSet:
+    """Solutions listed in braces, without their unknown."""
+
+    members: tuple[Expr, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Outcome:
+    """An answer in words."""
+
+    says: Literal["no solution", "all real numbers", "all except excluded"]
+
+
+Line = Expr | Relation | Chain | Either | ValueSet | Outcome
+"""Anything that can stand on one written line."""

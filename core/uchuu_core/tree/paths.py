@@ -1,0 +1,115 @@
+"""Addresses inside a tree: children, replacement at a path, walking.
+
+A path is a tuple of child numbers from the root; the empty tuple is the root itself.
+"""
+
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+from typing import Any, cast
+
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Bracket,
+    Chain,
+    Either,
+    Expr,
+    Line,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Symbol,
+    Term,
+    ValueSet,
+)
+
+Path = tuple[int, ...]
+
+
+def children(node: Line) -> tuple[Any, ...]:
+    """Return the direct parts of *node* in written order."""
+    match node:
+        case Sum(terms):
+            return tuple(term.body for term in terms)
+        case Product(factors, _):
+            return factors
+        case Quotient(numerator, denominator, _):
+            return (numerator, denominator)
+        case Power(base, exponent):
+            return (base, exponent)
+        case Signed(_, body) | Bracket(body) | Absolute(body) | Root(_, body):
+            return (body,)
+        case Relation(left, _, right):
+            return (left, right)
+        case Chain(parts) | Either(parts) | ValueSet(parts):
+            return cast(tuple[Any, ...], parts)
+        case _:
+            return ()
+
+
+def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
+    """Return *node* with its direct parts exchanged; as many parts as it had."""
+    match node:
+        case Sum(terms):
+            return Sum(tuple(Term(t.sign, p) for t, p in zip(terms, parts, strict=True)))
+        case Product(_, joins):
+            return Product(parts, joins)
+        case Quotient(_, _, mark):
+            return Quotient(parts[0], parts[1], mark)
+        case Power():
+            return Power(parts[0], parts[1])
+        case Signed() | Bracket() | Absolute():
+            return replace(node, body=parts[0])
+        case Root(index, _):
+            return Root(index, parts[0])
+        case Relation(_, sign, _):
+            return Relation(parts[0], sign, parts[1])
+        case Chain():
+            return Chain(parts)
+        case Either():
+            return Either(parts)
+        case ValueSet():
+            return ValueSet(parts)
+        case _:
+            return node
+
+
+def replace_at(node: Line, path: Path, new: Expr) -> Line:
+    """Return *node* with the part at *path* exchanged for *new*."""
+    if not path:
+        return new
+    parts = list(children(node))
+    parts[path[0]] = replace_at(parts[path[0]], path[1:], new)
+    return with_children(node, tuple(parts))
+
+
+def walk(node: Line, path: Path = ()) -> Iterator[tuple[Path, Any]]:
+    """Yield every part of *node* with its path, the whole first."""
+    yield path, node
+    for number, part in enumerate(children(node)):
+        yield from walk(part, (*path, number))
+
+
+def rebuild(node: Line, change: Callable[[Any], Any]) -> Any:
+    """Return *node* with *change* applied to every part, innermost first."""
+    parts = children(node)
+    if parts:
+        node = with_children(node, tuple(rebuild(part, change) for part in parts))
+    return change(node)
+
+
+def letters(node: Line) -> frozenset[str]:
+    """Return the names of all letters in *node*."""
+    return frozenset(part.name for _, part in walk(node) if isinstance(part, Symbol))
+
+
+def depth(node: Line) -> int:
+    """Return the nesting of *node*, 1 for a leaf, without recursion (input may be hostile)."""
+    deepest, level = 0, [node]
+    while level:
+        deepest += 1
+        level = [part for parent in level for part in children(parent)]
+    return deepest

@@ -1,0 +1,53 @@
+"""Comparing what was written without regard to order, brackets or the multiplication sign."""
+
+from typing import Any
+
+from uchuu_core.tree.build import OPPOSITE
+from uchuu_core.tree.nodes import Bracket, Line, Product, Relation, Signed, Sum
+from uchuu_core.tree.paths import children
+
+
+def unordered(node: Line) -> Any:
+    """Return a comparable form of *node*: same for two lines that differ only in order.
+
+    Sums and products are flattened and sorted, sides of an equation may change places, redundant
+    brackets and the kind of multiplication sign are forgotten. Nothing is calculated.
+    """
+    match node:
+        case Bracket(body):
+            return unordered(body)
+        case Signed("-", body) if isinstance(body, Product):
+            return ("sum", (("-", unordered(body)),))
+        case Sum():
+            return ("sum", tuple(sorted(_terms(node, "+"), key=repr)))
+        case Product():
+            return ("product", tuple(sorted(_factors(node), key=repr)))
+        case Relation(left, sign, right):
+            sides = [unordered(left), unordered(right)]
+            return (sign, tuple(sorted(sides, key=repr) if sign == "=" else sides))
+        case _:
+            parts = children(node)
+            if not parts:
+                return node
+            fixed = getattr(node, "mark", getattr(node, "index", getattr(node, "sign", "")))
+            return (type(node).__name__, fixed, tuple(unordered(part) for part in parts))
+
+
+def _terms(node: Any, sign: str) -> list[Any]:
+    found: list[Any] = []
+    for term in node.terms:
+        here = term.sign if sign == "+" else OPPOSITE[term.sign]
+        body = term.body.body if isinstance(term.body, Bracket) else term.body
+        if isinstance(body, Sum) and here != "+-":
+            found.extend(_terms(body, here))
+        else:
+            found.append((here, unordered(body)))
+    return found
+
+
+def _factors(node: Product) -> list[Any]:
+    found: list[Any] = []
+    for factor in node.factors:
+        body = factor.body if isinstance(factor, Bracket) else factor
+        found.extend(_factors(body) if isinstance(body, Product) else [unordered(body)])
+    return found

@@ -1,0 +1,1 @@
+"""Working a problem: lines by a method, the answer, and its check in the original."""

@@ -1,0 +1,80 @@
+"""The ``work`` operation of the contract."""
+
+from typing import Any
+
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.original import candidate_check
+from uchuu_core.contract import Problem
+from uchuu_core.failures import OutOfScope
+from uchuu_core.inspecting.difficulty import difficulty
+from uchuu_core.kernel.domains import denominator_factors, excluded_values
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solution_sets import rational_solutions, solution_set
+from uchuu_core.methods.catalogue import applicable, chosen, worked
+from uchuu_core.notation import latex, plain, spoken
+from uchuu_core.tree.nodes import Line, Outcome, Relation
+
+
+def work(problem: Problem) -> dict[str, Any]:
+    """Return the contract's ``work`` answer.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+        MethodDoesNotApply: the requested method cannot be used; says why.
+        OutOfScope: no method that is built serves this problem.
+        ProducedLineRefused: a bug of ours.
+    """
+    context = context_of(problem, [])
+    given = context.given
+    if problem.task == "solve" and not isinstance(given, Relation):
+        raise OutOfScope("There is nothing to solve: the given is not an equation.")
+    method = chosen(given, problem.task, context.unknown, problem.method)
+    lines = worked(given, method, context.unknown, problem.house.density)
+    end = lines[-1].line if lines else given
+    record: dict[str, Any] = {
+        "task": problem.task,
+        "reads": {"text": plain(given), "latex": latex(given), "spoken": spoken(given)},
+        "method": method.key,
+        "methods": [m.key for m in applicable(given, problem.task, context.unknown)],
+        "lines": [
+            {
+                "text": plain(moment.line),
+                "latex": latex(moment.line),
+                "spoken": spoken(moment.line),
+                "law": moment.law,
+                "says": moment.says,
+                "verdict": "ok",
+            }
+            for moment in lines
+        ],
+        "answer": plain(end),
+        "outcome": None,
+        "excluded": excluded_of(context),
+        "rejected": [],
+        "checks": [],
+        "difficulty": difficulty(given, lines),
+    }
+    if problem.task == "solve":
+        record |= _answers(end, context)
+    return record
+
+
+def _answers(end: Line, context: Context) -> dict[str, Any]:
+    if isinstance(end, Outcome):
+        return {"answers": [], "outcome": end.says}
+    found = rational_solutions(
+        solution_set(end, context.unknown, context.ring), context.unknown
+    )
+    return {
+        "answers": [str(value) for value in found],
+        "checks": [candidate_check(context.given, context.unknown, value) for value in found],
+    }
+
+
+def excluded_of(context: Context) -> list[str]:
+    """Return the values of the unknown that the given, as written, excludes."""
+    try:
+        factors = denominator_factors(context.given, context.ring)
+    except (NotRational, Undefined):
+        return []
+    return [str(value) for value in excluded_values(factors, context.unknown)]
