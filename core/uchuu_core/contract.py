@@ -6,6 +6,7 @@ from typing import Any, Literal, cast, get_args
 from uchuu_core import limits
 from uchuu_core.failures import BadRequest, TooLarge
 from uchuu_core.notation.tree_builder import Juxtaposition
+from uchuu_core.tree.nodes import Line
 
 Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
 Verdict = Literal[
@@ -39,12 +40,15 @@ class Problem:
 
 @dataclass(slots=True)
 class LineError:
-    """The named error behind a wrong line (contract, ``check`` → ``error``)."""
+    """The named error behind a wrong line (contract, ``check`` → ``error``).
+
+    ``says`` is what to tell the student; ``instead`` the right line at that place.
+    """
 
     id: str
     name: str
     says: str
-    instead: str | None
+    instead: Line | None
     counter: str | None
     also: list[str] = field(default_factory=list)
 

@@ -8,6 +8,7 @@ from typing import Any
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.line import Judgement, is_statement, judged
+from uchuu_core.checking.original import candidate_check
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
 from uchuu_core.contract import LineError, Problem
@@ -15,11 +16,17 @@ from uchuu_core.failures import Failure
 from uchuu_core.kernel.equality import Counter, agreement
 from uchuu_core.kernel.finished import ALONE, LOWEST_TERMS, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solution_sets import SolutionSet, described, solution_set
+from uchuu_core.kernel.solution_sets import (
+    SolutionSet,
+    described,
+    rational_solutions,
+    solution_set,
+)
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
-from uchuu_core.notation import latex, spoken
+from uchuu_core.notation import latex, plain, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.tree.paths import letters
 
 _STOPS = {
     ALONE: answers.STOP_UNKNOWN_NOT_ALONE.key,
@@ -73,6 +80,7 @@ def check(problem: Problem) -> dict[str, Any]:
         "first_wrong": first_wrong,
         "error": error,
         "answer": _answer(answer, context),
+        "checks": _checks(answer, context),
     }
 
 
@@ -86,8 +94,7 @@ def _judged(before: Line, line: Line, context: Context) -> Judgement:
 def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
     record: dict[str, Any] = {
         "text": text,
-        "latex": latex(line),
-        "spoken": spoken(line),
+        **shown(line),
         "verdict": judgement.verdict,
         "proof": judgement.proof,
     }
@@ -166,6 +173,19 @@ def _answer(line: Line | None, context: Context) -> dict[str, Any]:
     return record
 
 
+def _checks(line: Line | None, context: Context) -> list[dict[str, Any]]:
+    """Return each rational candidate of a solved last line, put into the given."""
+    if line is None or not context.is_equation or not isinstance(context.given, Relation):
+        return []
+    if unmet_forms(line, "solve", (), context.unknown)[:1] == (ALONE,):
+        return []
+    has = _solutions(line, context)
+    if has is None or letters(context.given) != {context.unknown}:
+        return []
+    found = rational_solutions(has, context.unknown)
+    return [candidate_check(context.given, context.unknown, value) for value in found]
+
+
 # the error behind a wrong line
 
 
@@ -191,18 +211,19 @@ def _named_error(
     if judgement.is_check_line:
         return None
     counter = judgement.counter and _shown(judgement.counter)
-    instead = right_line(before, line, context)
     state = _state_error(before, line, context)
+    task, unknown = context.problem.task, context.unknown
     if state is not None:
-        return _worded(state, instead, counter, [])
+        return _worded(state, right_line(before, None, task, unknown), counter, [])
     found = errors_that_reproduce(before, line)
     if not found:
         return None
+    instead = right_line(before, found[0], task, unknown)
     also = [item.error for item in found[1:4] if item.error != found[0].error]
     return _worded(found[0].error, instead, counter, also)
 
 
-def _worded(key: str, instead: str | None, counter: str | None, also: list[str]) -> LineError:
+def _worded(key: str, instead: Line | None, counter: str | None, also: list[str]) -> LineError:
     wording = wordings()[key]
     return LineError(key, wording.name, wording.repair, instead, counter, also)
 
@@ -212,7 +233,8 @@ def _as_dict(error: LineError) -> dict[str, Any]:
         "id": error.id,
         "name": error.name,
         "says": error.says,
-        "instead": error.instead,
+        "instead": error.instead and plain(error.instead),
+        "instead_latex": error.instead and latex(error.instead),
         "counter": error.counter,
         "also": error.also,
     }

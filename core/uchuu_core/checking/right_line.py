@@ -1,16 +1,35 @@
-"""The right line in the place of a wrong one: what the law that was distorted would have given."""
+"""The right line in the place of a wrong one: what the distorted law would have given there."""
 
-from uchuu_core.checking.context import Context
+from uchuu_core.checking.diagnosis import Found
 from uchuu_core.failures import Failure
 from uchuu_core.methods.catalogue import next_line
-from uchuu_core.notation import plain
+from uchuu_core.moves.catalogue import ERRORS, LAWS
+from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.paths import walk
+from uchuu_core.tree.shape import unordered
+
+_LAWS = {law.key: law for law in LAWS}
+_DISTORTED = {error.key: error.distorts for error in ERRORS}
 
 
-def right_line(before: Line, line: Line, context: Context) -> str | None:
-    """Return a right next line after *before*, in plain notation, None when no method has one."""
+def _parts(line: Line) -> set[str]:
+    return {repr(unordered(part)) for _, part in walk(line)}
+
+
+def right_line(before: Line, found: Found | None, task: str, unknown: str) -> Line | None:
+    """Return a right line after *before*: by the law that was distorted, else by the method.
+
+    Of several places where the law fits, the one most like the wrong line is taken.
+    """
+    start = without_brackets(before)
+    law = _LAWS.get(_DISTORTED.get(found.error, "")) if found else None
+    if found is not None and law is not None and found.steps == 0:
+        wanted = _parts(found.wrong)
+        results = [step.result for step in law.apply(start)]
+        if results:
+            return max(results, key=lambda line: len(_parts(line) & wanted))
     try:
-        new = next_line(before, context.problem.task, context.unknown)
+        return next_line(before, task, unknown)  # type: ignore[arg-type]
     except Failure:
         return None
-    return plain(new) if new is not None else None

@@ -10,7 +10,7 @@ from uchuu_core.inspecting.notices import notices
 from uchuu_core.kernel.points import NotRational
 from uchuu_core.methods.catalogue import applicable, worked
 from uchuu_core.methods.method import Method
-from uchuu_core.notation import latex, plain, spoken
+from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Relation
 from uchuu_core.tree.paths import letters
 from uchuu_core.working.problem import excluded_of
@@ -36,7 +36,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
     given = context.given
     return {
         "kind": kind_of(context),
-        "reads": {"text": plain(given), "latex": latex(given), "spoken": spoken(given)},
+        "reads": {"text": plain(given), **shown(given)},
         "unknown": context.unknown if problem.task == "solve" else None,
         "notices": notices(context),
         "ambiguities": ambiguities(problem.given, problem.house.juxtaposition),

@@ -182,9 +182,12 @@ def _improper(part: Line) -> Line:
 
 
 def _tidy(node: Expr) -> Expr:
-    """Take away brackets around a single unsigned number."""
+    """Take away brackets around a single unsigned number; write ``+ (-3)`` as ``- 3``."""
 
     def change(part: Line) -> Line:
+        if isinstance(part, Sum):
+            terms = (build.as_term(t.body) if t.sign == "+" else t for t in part.terms)
+            return Sum(tuple(terms))
         if isinstance(part, Bracket) and isinstance(part.body, (Number, Quotient)):
             return part.body
         if isinstance(part, Signed) and isinstance(part.body, Signed):
@@ -195,9 +198,9 @@ def _tidy(node: Expr) -> Expr:
 
 
 def worked_out(node: Expr) -> list[Line]:
-    """Return the lines that work out *node*, at key density; what cannot be stays as it is."""
+    """Return the lines that work out *node*, at most the last three; none where it cannot be."""
     try:
-        found = list(moments(node))
+        found = list(moments(_tidy(node)))
     except OutOfScope:
         return []
     kept = [m.line for m in found if m.weight >= BOARD]

@@ -11,7 +11,7 @@ from uchuu_core.kernel.domains import denominator_factors, excluded_values
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solution_sets import rational_solutions, solution_set
 from uchuu_core.methods.catalogue import applicable, chosen, worked
-from uchuu_core.notation import latex, plain, spoken
+from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
 
 
@@ -33,14 +33,13 @@ def work(problem: Problem) -> dict[str, Any]:
     end = lines[-1].line if lines else given
     record: dict[str, Any] = {
         "task": problem.task,
-        "reads": {"text": plain(given), "latex": latex(given), "spoken": spoken(given)},
+        "reads": {"text": plain(given), **shown(given)},
         "method": method.key,
         "methods": [m.key for m in applicable(given, problem.task, context.unknown)],
         "lines": [
             {
                 "text": plain(moment.line),
-                "latex": latex(moment.line),
-                "spoken": spoken(moment.line),
+                **shown(moment.line),
                 "law": moment.law,
                 "says": moment.says,
                 "verdict": "ok",

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+/** The places, the same everywhere. */
+import { words } from '@/texts/en'
+
+defineProps<{
+  /** Who is signed in. */
+  username: string
+}>()
+const emit = defineEmits<{ keys: []; leave: [] }>()
+
+const places = [
+  { name: 'bench', label: words.rail.bench },
+  { name: 'examples', label: words.rail.examples },
+  { name: 'errors', label: words.rail.errors },
+  { name: 'house', label: words.rail.house },
+] as const
+</script>
+
+<template>
+  <nav class="rail no-print" :aria-label="words.rail.label">
+    <span class="product">
+      <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+        <path d="M9 1v22" stroke="currentColor" stroke-width="2" />
+        <circle cx="9" cy="12" r="5.5" fill="currentColor" />
+        <path d="M14 13c4 1 5 3.500 5 9" fill="none" stroke="#f0b49c" stroke-width="2" />
+      </svg>
+      {{ words.product }}
+    </span>
+    <router-link v-for="place in places" :key="place.name" :to="{ name: place.name }">
+      {{ place.label }}
+    </router-link>
+    <span class="gap" />
+    <button type="button" @click="emit('keys')">{{ words.rail.keys }} <kbd>?</kbd></button>
+    <button type="button" @click="emit('leave')">
+      {{ words.rail.leave }}<small>{{ username }}</small>
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  background: var(--ink);
+  color: #f4f1e8;
+  display: flex;
+  flex-direction: column;
+  padding: 0.8rem 0;
+  height: 100vh;
+  position: sticky;
+  top: 0;
+}
+.product {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+  font-weight: 700;
+  font-size: 1.05rem;
+  padding: 0.1rem 0.9rem 1rem;
+}
+a,
+button {
+  color: inherit;
+  text-decoration: none;
+  padding: 0.6rem 1rem;
+  font: inherit;
+  font-size: 0.95rem;
+  text-align: left;
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+a:hover,
+button:hover {
+  background: #ffffff18;
+}
+a.router-link-active {
+  background: #ffffff24;
+  box-shadow: inset 0 -2px 0 #f0b49c;
+}
+a:focus-visible,
+button:focus-visible {
+  outline-color: #f0b49c;
+  outline-offset: -3px;
+}
+.gap {
+  flex: 1;
+}
+small {
+  display: block;
+  opacity: 0.85;
+}
+kbd {
+  border: 1px solid #ffffff70;
+  border-radius: 3px;
+  padding: 0 0.3rem;
+  font: inherit;
+  font-size: 0.8rem;
+}
+</style>

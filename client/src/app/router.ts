@@ -1,0 +1,33 @@
+/** Addresses of the places; every place is loaded when it is first entered. */
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: { name: 'bench' } },
+    {
+      path: '/bench/:id?',
+      name: 'bench',
+      props: true,
+      component: () => import('@/places/bench/BenchPlace.vue'),
+    },
+    {
+      path: '/examples',
+      name: 'examples',
+      component: () => import('@/places/examples/ExamplesPlace.vue'),
+    },
+    {
+      path: '/examples/:id/key',
+      name: 'key',
+      props: true,
+      component: () => import('@/places/key/KeyPlace.vue'),
+    },
+    {
+      path: '/errors',
+      name: 'errors',
+      component: () => import('@/places/errors/ErrorsPlace.vue'),
+    },
+    { path: '/house', name: 'house', component: () => import('@/places/house/HousePlace.vue') },
+    { path: '/:rest(.*)*', redirect: { name: 'bench' } },
+  ],
+})

@@ -1,0 +1,307 @@
+<script setup lang="ts">
+/** The bench: pose, write, be judged; everything from the keyboard. */
+import { ElMessage } from 'element-plus'
+import 'element-plus/es/components/message/style/css'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, Refusal, result } from '@/api/client'
+import { useKeys } from '@/shared/composables/useKeys'
+import SpineLine from '@/spine/SpineLine.vue'
+import { words } from '@/texts/en'
+import BenchHeader from './BenchHeader.vue'
+import EntryLine from './EntryLine.vue'
+import GivenProblem from './GivenProblem.vue'
+import OriginalCheck from './OriginalCheck.vue'
+import PoseProblem from './PoseProblem.vue'
+import StopDetails from './StopDetails.vue'
+import { useBench } from './useBench'
+
+const props = defineProps<{
+  /** The example's id; `new` for a blank one; without it the last one opens. */
+  id?: string
+}>()
+
+const router = useRouter()
+const bench = useBench((id) => void router.replace({ name: 'bench', params: { id } }))
+const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
+const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
+const posing = ref(false)
+const editText = ref('')
+const entry = ref<InstanceType<typeof EntryLine> | null>(null)
+const lineElements = ref<HTMLElement[]>([])
+
+const showsPose = computed(() => posing.value || !content.value.given || !!givenFailure.value)
+const chosenMark = computed(() =>
+  chosen.value === null
+    ? (draftStop.value?.mark ?? null)
+    : (stops.value[chosen.value]?.mark ?? null),
+)
+const chosenNumber = computed(() => (chosen.value ?? content.value.lines.length) + 1)
+
+async function open(id: string | undefined): Promise<void> {
+  if (id && id === saving.id.value) return
+  try {
+    if (!id) {
+      const last = (await result(api.GET('/api/examples')))[0]
+      await router.replace({ name: 'bench', params: { id: last?.id ?? 'new' } })
+      return
+    }
+    await bench.open(id === 'new' ? null : id)
+    posing.value = false
+  } catch (refusal) {
+    tell(refusal)
+    if (refusal instanceof Refusal && refusal.status === 404) {
+      await router.replace({ name: 'examples' })
+    }
+  }
+}
+
+watch(() => props.id, open, { immediate: true })
+
+function tell(refusal: unknown): void {
+  if (!(refusal instanceof Refusal)) throw refusal
+  ElMessage({ message: refusal.message, type: 'warning', duration: 6000, showClose: true })
+}
+
+function pose(text: string): void {
+  posing.value = false
+  bench.pose(text)
+  void nextTick(() => entry.value?.focus())
+}
+
+async function workIt(method?: string): Promise<void> {
+  try {
+    await bench.workIt(method)
+  } catch (refusal) {
+    tell(refusal)
+  }
+}
+
+function choose(index: number | null): void {
+  chosen.value = index
+  editing.value = null
+  void nextTick(() => (index === null ? entry.value?.focus() : lineElements.value[index]?.focus()))
+}
+
+function moveFrom(index: number, by: number): void {
+  const next = index + by
+  if (next >= content.value.lines.length) choose(null)
+  else choose(Math.max(0, next))
+}
+
+function edit(index: number): void {
+  editText.value = content.value.lines[index] ?? ''
+  chosen.value = editing.value = index
+}
+
+function keepEdit(index: number): void {
+  bench.editLine(index, editText.value)
+  choose(index)
+}
+
+function paste(lines: string[]): void {
+  bench.addLines(lines)
+  draft.value = ''
+}
+
+function remove(index: number): void {
+  bench.removeLine(index)
+  choose(chosen.value)
+}
+
+function fresh(): void {
+  void router.push({ name: 'bench', params: { id: 'new' } })
+}
+
+function print(): void {
+  saving.saveNow()
+  if (saving.id.value) void router.push({ name: 'key', params: { id: saving.id.value } })
+}
+
+useKeys({
+  'Ctrl+Z': bench.undo,
+  'Ctrl+Y': bench.redo,
+  'Ctrl+Shift+Z': bench.redo,
+  'Alt+W': () => void workIt(),
+  'Alt+G': () => (posing.value = true),
+  'Alt+N': fresh,
+  'Alt+P': print,
+})
+</script>
+
+<template>
+  <div class="bench">
+    <BenchHeader
+      :key="content.task"
+      :title="content.title"
+      :task="content.task"
+      :state="saving.state.value"
+      :can-undo="bench.canUndo.value"
+      :can-redo="bench.canRedo.value"
+      :can-work="!!inspected"
+      @title="(text) => bench.change((next) => (next.title = text))"
+      @task="(task) => bench.change((next) => (next.task = task))"
+      @work="workIt()"
+      @undo="bench.undo"
+      @redo="bench.redo"
+      @fresh="fresh"
+      @print="print"
+    />
+    <main class="work">
+      <div class="problem">
+        <PoseProblem
+          v-if="showsPose"
+          :key="saving.id.value ?? 'new'"
+          :given="content.given"
+          @pose="pose"
+          @leave="posing = false"
+        />
+        <GivenProblem
+          v-else-if="inspected"
+          :inspected="inspected"
+          @edit="posing = true"
+          @work="workIt"
+        />
+      </div>
+      <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
+      <div v-if="!showsPose && given" class="spine">
+        <SpineLine class="top" :line="given" />
+        <ol class="lines">
+          <li v-for="(stop, index) in stops" :key="index">
+            <EntryLine
+              v-if="editing === index"
+              v-model="editText"
+              :stop="null"
+              :number="stop.number"
+              :label="words.bench.editLabel(stop.number)"
+              @keep="keepEdit(index)"
+              @leave="choose(index)"
+            />
+            <div
+              v-else
+              ref="lineElements"
+              class="choosable"
+              role="button"
+              tabindex="0"
+              :aria-pressed="chosen === index"
+              :data-stop="stop.mark"
+              @click="choose(index)"
+              @dblclick="edit(index)"
+              @keydown.enter.prevent="edit(index)"
+              @keydown.up.prevent="moveFrom(index, -1)"
+              @keydown.down.prevent="moveFrom(index, 1)"
+              @keydown.delete.prevent="remove(index)"
+              @keydown.escape="choose(null)"
+            >
+              <SpineLine :line="stop" :chosen="chosen === index" />
+            </div>
+          </li>
+        </ol>
+        <EntryLine
+          v-if="editing === null"
+          ref="entry"
+          v-model="draft"
+          :stop="draftStop"
+          :number="content.lines.length + 1"
+          :label="words.bench.entryLabel"
+          @keep="bench.keepDraft"
+          @paste="paste"
+          @up="content.lines.length && choose(content.lines.length - 1)"
+          @leave="choose(null)"
+        />
+      </div>
+    </main>
+    <aside class="side" :aria-label="words.bench.details">
+      <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
+      <div v-if="chosen !== null" class="actions">
+        <el-button @click="edit(chosen)">{{ words.bench.edit }}</el-button>
+        <el-button @click="remove(chosen)">{{ words.bench.remove }}</el-button>
+      </div>
+    </aside>
+    <OriginalCheck class="foot" :checked="checked" :is-equation="content.task === 'solve'" />
+    <el-dialog
+      :model-value="saving.state.value === 'conflict'"
+      :title="words.save.conflictTitle"
+      :show-close="false"
+      :close-on-click-modal="false"
+      :close-on-press-escape="false"
+      width="30rem"
+    >
+      <p>{{ words.save.conflictSays }}</p>
+      <template #footer>
+        <el-button @click="bench.settle(false)">{{ words.save.theirs }}</el-button>
+        <el-button type="primary" @click="bench.settle(true)">{{ words.save.mine }}</el-button>
+      </template>
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template:
+    'head head' auto 'work side' minmax(0, 1fr) 'foot foot' auto / minmax(0, 1fr)
+    19rem;
+  height: 100vh;
+}
+.bench > :deep(.head) {
+  grid-area: head;
+}
+.work {
+  grid-area: work;
+  overflow-y: auto;
+  padding: 1rem 1.5rem 2rem;
+}
+.side {
+  grid-area: side;
+  overflow-y: auto;
+  border-left: 1px solid var(--rule);
+  background: var(--sheet);
+  padding: 1rem 1.2rem;
+}
+.foot {
+  grid-area: foot;
+  max-height: 34vh;
+  overflow-y: auto;
+}
+.spine {
+  position: relative;
+  margin-top: 1.1rem;
+  /* the spine runs through the middle of the column of stops */
+  --left-part: calc((100% - 1.6rem - 36px - 4 * 0.55rem - 0.8rem) * 1 / 3.1);
+}
+.spine::before {
+  content: '';
+  position: absolute;
+  top: 1.6rem;
+  bottom: 2.2rem;
+  left: calc(0.4rem + 1.6rem + 0.55rem + var(--left-part) + 0.55rem + 18px - 1px);
+  width: 2px;
+  background: var(--ink);
+}
+.lines {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.spine > *,
+.lines li {
+  position: relative;
+}
+.choosable {
+  cursor: pointer;
+  border-radius: 6px;
+}
+.away {
+  color: var(--leave);
+  font-weight: 700;
+}
+.actions {
+  display: flex;
+  gap: 0.5rem;
+  margin-top: 1rem;
+}
+.actions .el-button + .el-button {
+  margin-left: 0;
+}
+</style>

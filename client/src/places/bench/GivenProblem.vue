@@ -1,0 +1,129 @@
+<script setup lang="ts">
+/** The posed problem: typeset, in words, and what is worth noticing before the first move. */
+import type { Schemas } from '@/api/client'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+defineProps<{
+  /** What the core noticed. */
+  inspected: Schemas['Inspected']
+}>()
+const emit = defineEmits<{
+  /** The problem is to be edited. */
+  edit: []
+  /** Work it by this method. */
+  work: [method: string]
+}>()
+
+function readable(text: string): string {
+  return text.replace(/-/g, '−').replace(/\*/g, '·')
+}
+
+function methodName(key: string): string {
+  return key.replace(/-/g, ' ')
+}
+</script>
+
+<template>
+  <section class="given">
+    <div class="row">
+      <MathText class="formula" :latex="inspected.reads.latex" display />
+      <span class="spoken">{{ inspected.reads.spoken }}.</span>
+      <el-tooltip content="Alt+G" :show-after="400">
+        <button class="quiet-button" type="button" @click="emit('edit')">
+          {{ words.bench.edit }}
+        </button>
+      </el-tooltip>
+    </div>
+    <ul class="notices" :aria-label="words.bench.notices">
+      <li>{{ inspected.kind }}</li>
+      <li v-for="value in inspected.excluded" :key="value">
+        {{ inspected.unknown }} ≠ {{ readable(value) }}
+      </li>
+      <li v-for="notice in inspected.notices" :key="notice.code">{{ notice.says }}</li>
+    </ul>
+    <p v-for="item in inspected.ambiguities" :key="item.says" class="ambiguity">
+      {{ item.says }}
+      <span v-for="(reading, index) in item.readings" :key="reading.text" class="reading">
+        {{ index ? words.bench.also : words.bench.readAs }}
+        <code>{{ readable(reading.text) }}</code>
+        <template v-if="reading.value"> = {{ readable(reading.value) }}</template>
+      </span>
+    </p>
+    <div v-if="inspected.methods.length" class="methods">
+      <span class="quiet">{{ words.bench.methods }}</span>
+      <el-tooltip
+        v-for="item in inspected.methods"
+        :key="item.method"
+        :content="item.why"
+        :show-after="300"
+      >
+        <button type="button" class="method" @click="emit('work', item.method)">
+          {{ methodName(item.method) }} <small>{{ words.bench.lines(item.lines) }}</small>
+        </button>
+      </el-tooltip>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.given {
+  display: grid;
+  gap: 0.55rem;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 1.4rem;
+}
+.formula {
+  font-size: 1.45rem;
+}
+.spoken {
+  color: var(--quiet);
+  font-size: 0.92rem;
+  max-width: 26rem;
+}
+.notices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.2rem;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 0.9rem;
+}
+.notices li {
+  border-bottom: 1px dotted var(--ink);
+}
+.ambiguity {
+  margin: 0;
+  font-size: 0.9rem;
+  border-left: 3px double var(--ink);
+  padding-left: 0.7rem;
+}
+.reading {
+  margin-left: 0.8rem;
+  white-space: nowrap;
+}
+.methods {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.9rem;
+  align-items: baseline;
+  font-size: 0.88rem;
+}
+.method {
+  border: 0;
+  background: none;
+  padding: 0.1rem 0;
+  font: inherit;
+  color: var(--ink);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+small {
+  color: var(--quiet);
+}
+</style>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+/** Posing the problem: plain typing, typeset and read out in words at once. */
+import { nextTick, onMounted, ref, watch } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import { later } from '@/shared/logic/debounce'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+const props = defineProps<{
+  /** The problem as it stands. */
+  given: string
+}>()
+const emit = defineEmits<{
+  /** The problem is kept. */
+  pose: [given: string]
+  /** Left without a change. */
+  leave: []
+}>()
+
+const text = ref(props.given)
+const reading = ref<Schemas['Reading'] | null>(null)
+const refusal = ref<Refusal | null>(null)
+const field = ref<HTMLInputElement | null>(null)
+
+const readSoon = later(async () => {
+  const sent = text.value
+  if (!sent.trim()) {
+    reading.value = refusal.value = null
+    return
+  }
+  try {
+    const found = await result(api.POST('/api/algebra/read', { body: { text: sent } }))
+    if (sent !== text.value) return
+    reading.value = found
+    refusal.value = null
+  } catch (reason) {
+    if (reason instanceof Refusal && sent === text.value) refusal.value = reason
+  }
+}, 80)
+
+watch(text, () => readSoon(), { immediate: true })
+onMounted(() => void nextTick(() => field.value?.focus()))
+
+function keep(): void {
+  if (text.value.trim()) emit('pose', text.value)
+}
+
+function pointOut(): void {
+  const at = refusal.value?.at
+  if (at === null || at === undefined) return
+  field.value?.focus()
+  field.value?.setSelectionRange(at, at + 1)
+}
+</script>
+
+<template>
+  <form class="pose" @submit.prevent="keep">
+    <label for="given">{{ words.bench.givenLabel }}</label>
+    <input
+      id="given"
+      ref="field"
+      v-model="text"
+      class="typed"
+      :placeholder="words.bench.givenHint"
+      :aria-invalid="!!refusal"
+      aria-describedby="given-reading"
+      autocomplete="off"
+      spellcheck="false"
+      @keydown.escape.stop="emit('leave')"
+      @blur="text.trim() && !refusal && text !== given && keep()"
+    />
+    <div id="given-reading" class="reading" aria-live="polite">
+      <template v-if="refusal && text.trim()">
+        <button type="button" class="where" @click="pointOut">{{ refusal.message }}</button>
+      </template>
+      <template v-else-if="reading && text.trim()">
+        <MathText class="preview" :latex="reading.latex" display />
+        <span class="spoken">{{ reading.spoken }}</span>
+      </template>
+      <span v-else class="hint">{{ words.bench.pose }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.pose {
+  display: grid;
+  gap: 0.4rem;
+  max-width: 46rem;
+}
+label {
+  color: var(--quiet);
+  font-size: 0.86rem;
+}
+.reading {
+  min-height: 3.4rem;
+  display: flex;
+  align-items: center;
+  gap: 1.2rem;
+}
+.preview {
+  font-size: 1.35rem;
+}
+.spoken,
+.hint {
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
+.where {
+  color: var(--leave);
+  background: none;
+  border: 0;
+  padding: 0;
+  font: inherit;
+  text-align: left;
+  text-decoration: underline dotted;
+  cursor: pointer;
+}
+</style>

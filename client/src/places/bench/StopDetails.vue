@@ -1,0 +1,111 @@
+<script setup lang="ts">
+/** What is known of the chosen line: its law and condition, or the error behind it. */
+import MathText from '@/shared/math/MathText.vue'
+import type { CheckedLine, Mark } from '@/spine/types'
+import { words } from '@/texts/en'
+
+defineProps<{
+  /** The chosen line, judged; null when none is chosen. */
+  line: CheckedLine | null
+  /** Its number, counted from 1. */
+  number: number
+  mark: Mark | null
+}>()
+
+function readable(text: string): string {
+  return text.replace(/!=/g, '≠').replace(/-/g, '−').replace(/\*/g, '·')
+}
+</script>
+
+<template>
+  <section class="details" aria-live="polite">
+    <h2>{{ words.bench.details }}</h2>
+    <p v-if="!line" class="quiet">{{ words.bench.chooseStop }}</p>
+    <template v-else>
+      <p class="verdict" :data-mark="mark">
+        <b>{{ number }} · {{ mark ? words.stops[mark] : '' }}</b>
+      </p>
+      <p v-if="line.failure">{{ line.failure.message }}</p>
+      <p v-if="line.says && line.verdict !== 'unfinished'">{{ line.says }}</p>
+      <dl>
+        <template v-if="line.conditions?.length">
+          <dt>{{ words.bench.condition }}</dt>
+          <dd>{{ line.conditions.map(readable).join(', ') }}</dd>
+        </template>
+        <template v-if="line.adds?.length">
+          <dt>{{ words.bench.adds }}</dt>
+          <dd>{{ line.adds.map(readable).join(', ') }}</dd>
+        </template>
+        <template v-if="line.drops?.length">
+          <dt>{{ words.bench.drops }}</dt>
+          <dd>{{ line.drops.map(readable).join(', ') }}</dd>
+        </template>
+        <template v-if="line.unmet?.length">
+          <dt>{{ words.bench.unmet }}</dt>
+          <dd>{{ line.unmet.join(', ') }}</dd>
+        </template>
+        <template v-if="line.tested">
+          <dt>{{ words.bench.tested }}</dt>
+          <dd>{{ line.tested }}</dd>
+        </template>
+        <template v-if="line.doubt_name">
+          <dt>{{ words.stops.doubt }}</dt>
+          <dd>{{ words.bench.doubtSays }} {{ line.doubt_name }}.</dd>
+        </template>
+        <template v-if="line.error && line.verdict !== 'unfinished'">
+          <dt class="warm">{{ words.bench.errorName }}</dt>
+          <dd>
+            <b class="warm">{{ line.error.name }}</b>
+          </dd>
+          <template v-if="line.error.instead_latex">
+            <dt>{{ words.bench.rightLine }}</dt>
+            <dd class="formula"><MathText :latex="line.error.instead_latex" display /></dd>
+          </template>
+        </template>
+        <template v-if="line.counter">
+          <dt>{{ words.bench.refuted }}</dt>
+          <dd>{{ readable(line.counter) }}</dd>
+        </template>
+        <template v-if="line.error">
+          <dt>{{ words.bench.tell }}</dt>
+          <dd>{{ line.error.says }}</dd>
+        </template>
+      </dl>
+      <template v-if="line.verdict === 'wrong' || line.verdict === 'loses'">
+        <p v-if="!line.error" class="quiet">{{ words.bench.noName }}</p>
+        <p class="quiet">{{ words.bench.carried }}</p>
+      </template>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.verdict {
+  margin: 0 0 0.4rem;
+}
+.verdict[data-mark='wrong'],
+.verdict[data-mark='loses'],
+.warm {
+  color: var(--leave);
+}
+dl {
+  margin: 0.4rem 0;
+}
+dt {
+  color: var(--quiet);
+  font-size: 0.82rem;
+  margin-top: 0.6rem;
+}
+dd {
+  margin: 0.1rem 0 0;
+}
+.formula {
+  font-size: 1.1rem;
+  padding: 0.25rem 0;
+  overflow-x: auto;
+}
+.quiet {
+  color: var(--quiet);
+  font-size: 0.9rem;
+}
+</style>

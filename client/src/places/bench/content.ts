@@ -1,0 +1,49 @@
+/** What an example holds, as the bench edits it. */
+import type { Schemas } from '@/api/client'
+
+export interface Content {
+  title: string
+  task: Schemas['ProblemIn']['task']
+  given: string
+  variable: string
+  form: string[]
+  note: string
+  lines: string[]
+}
+
+export function blank(): Content {
+  return { title: '', task: 'solve', given: '', variable: '', form: [], note: '', lines: [] }
+}
+
+export function contentOf(example: Schemas['ExampleOut']): Content {
+  return {
+    title: example.title ?? '',
+    task: example.task,
+    given: example.given ?? '',
+    variable: example.variable ?? '',
+    form: [...(example.form ?? [])],
+    note: example.note ?? '',
+    lines: [...(example.lines ?? [])],
+  }
+}
+
+export function copyOf(content: Content): Content {
+  return { ...content, form: [...content.form], lines: [...content.lines] }
+}
+
+export function isSame(a: Content, b: Content): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}
+
+/** Whether nothing has been written yet. */
+export function isBlank(content: Content): boolean {
+  return !content.given.trim() && !content.title.trim() && content.lines.length === 0
+}
+
+/** The task that a freshly typed problem asks for: an equation is solved. */
+export function guessedTask(given: string, task: Content['task']): Content['task'] {
+  const isEquation = /[^!<>]=/.test(given)
+  if (isEquation) return 'solve'
+  if (task !== 'solve') return task
+  return /[a-z]/i.test(given.replace(/sqrt|cbrt|root|abs/g, '')) ? 'simplify' : 'evaluate'
+}

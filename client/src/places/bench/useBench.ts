@@ -1,0 +1,137 @@
+/** The bench: one example being written, judged, saved and undone. */
+import { computed, ref } from 'vue'
+import { api, result } from '@/api/client'
+import { blank, contentOf, copyOf, guessedTask, isSame, type Content } from './content'
+import { emptyHistory, redone, remembered, undone } from './history'
+import { useJudging } from './useJudging'
+import { keptContent, useSaving } from './useSaving'
+
+/** @param created called with the id of an example when it is first stored */
+export function useBench(created: (id: string) => void) {
+  const content = ref<Content>(blank())
+  const draft = ref('')
+  const chosen = ref<number | null>(null)
+  const editing = ref<number | null>(null)
+  const history = ref(emptyHistory<Content>())
+  const saving = useSaving(content, draft, created)
+  const judging = useJudging(content, draft)
+
+  /** Make a change that can be undone. */
+  function change(make: (next: Content) => void): void {
+    const next = copyOf(content.value)
+    make(next)
+    if (isSame(next, content.value)) return
+    history.value = remembered(history.value, copyOf(content.value))
+    content.value = next
+  }
+
+  function show(step: { history: typeof history.value; state: Content } | null): void {
+    if (!step) return
+    history.value = step.history
+    content.value = copyOf(step.state)
+    chosen.value = editing.value = null
+  }
+
+  async function open(id: string | null): Promise<void> {
+    history.value = emptyHistory()
+    chosen.value = editing.value = null
+    const example = id
+      ? await result(api.GET('/api/examples/{identity}', { params: { path: { identity: id } } }))
+      : null
+    saving.opened(example)
+    content.value = example ? contentOf(example) : blank()
+    draft.value = ''
+    const kept = keptContent(id ?? 'new')
+    if (!kept) return
+    draft.value = kept.draft
+    if (!isSame(kept.content, content.value)) change((next) => Object.assign(next, kept.content))
+  }
+
+  /** Keep what was typed as the next lines (a paste may hold several). */
+  function addLines(texts: string[]): void {
+    const written = texts.map((text) => text.trim()).filter(Boolean)
+    if (written.length) change((next) => next.lines.push(...written))
+  }
+
+  function keepDraft(): void {
+    if (!draft.value.trim()) return
+    addLines([draft.value])
+    draft.value = ''
+    chosen.value = null
+  }
+
+  function editLine(index: number, text: string): void {
+    editing.value = null
+    if (text.trim()) change((next) => (next.lines[index] = text.trim()))
+  }
+
+  function removeLine(index: number): void {
+    change((next) => next.lines.splice(index, 1))
+    const last = content.value.lines.length - 1
+    chosen.value = last < 0 ? null : Math.min(index, last)
+  }
+
+  function pose(given: string): void {
+    change((next) => {
+      next.given = given.trim()
+      next.task = guessedTask(given, next.task)
+    })
+  }
+
+  async function workIt(method?: string): Promise<void> {
+    const { task, given, form, variable } = content.value
+    const body = {
+      task,
+      given,
+      form,
+      variable: variable || null,
+      method: method ?? null,
+      lines: [],
+    }
+    const worked = await result(api.POST('/api/algebra/work', { body }))
+    change((next) => (next.lines = worked.lines.map((line) => line.text)))
+    draft.value = ''
+    chosen.value = null
+  }
+
+  function settle(keepMine: boolean): void {
+    const theirs = saving.settle(keepMine)
+    if (!theirs) return
+    if (keepMine) history.value = remembered(history.value, theirs)
+    else change((next) => Object.assign(next, theirs))
+  }
+
+  const chosenLine = computed(() => {
+    if (chosen.value === null) {
+      const index = content.value.lines.length
+      return draft.value.trim() ? judging.lineAt(index, draft.value) : null
+    }
+    const text = content.value.lines[chosen.value]
+    return text === undefined ? null : judging.lineAt(chosen.value, text)
+  })
+
+  return {
+    content,
+    draft,
+    chosen,
+    editing,
+    chosenLine,
+    saving,
+    judging,
+    canUndo: computed(() => history.value.past.length > 0),
+    canRedo: computed(() => history.value.future.length > 0),
+    open,
+    change,
+    pose,
+    addLines,
+    keepDraft,
+    editLine,
+    removeLine,
+    workIt,
+    settle,
+    undo: () => show(undone(history.value, copyOf(content.value))),
+    redo: () => show(redone(history.value, copyOf(content.value))),
+  }
+}
+
+export type Bench = ReturnType<typeof useBench>

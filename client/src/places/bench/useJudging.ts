@@ -1,0 +1,137 @@
+/** Judges the lines of an example as they are typed; the latest answer wins. */
+import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
+import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
+import { later } from '@/shared/logic/debounce'
+import { marksOf } from '@/spine/marks'
+import type { Mark, StopLine } from '@/spine/types'
+import type { Content } from './content'
+
+type Checked = Schemas['Checked']
+type CheckedLine = Schemas['CheckedLine']
+type Inspected = Schemas['Inspected']
+
+const PAUSE = 60
+
+/** The few words beside a stop. */
+function wordsOf(line: CheckedLine): string {
+  if (line.error) return line.error.name
+  if (line.failure) return line.failure.message
+  if (line.doubt_name) return line.doubt_name
+  if (line.tested && line.verdict === 'unproved') return line.tested
+  return line.says ?? ''
+}
+
+/**
+ * @param content the example; its given and lines are judged
+ * @param draft the line that is being typed, judged as the last one
+ */
+export function useJudging(content: Ref<Content>, draft: Ref<string>) {
+  const checked = ref<Checked | null>(null)
+  const inspected = ref<Inspected | null>(null)
+  const givenFailure = ref<Refusal | null>(null)
+  const failure = ref<Refusal | null>(null)
+  const judging = ref(false)
+  let sentGiven = ''
+  let current: AbortController | null = null
+
+  async function judge(): Promise<void> {
+    current?.abort()
+    if (!content.value.given.trim()) {
+      checked.value = inspected.value = givenFailure.value = null
+      sentGiven = ''
+      return
+    }
+    const control = (current = new AbortController())
+    judging.value = true
+    const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
+    const { task, given, form } = content.value
+    const body = { task, given, form, lines, variable: content.value.variable || null }
+    try {
+      const [answer] = await Promise.all([
+        result(api.POST('/api/algebra/check', { body, signal: control.signal })),
+        inspect(body, control.signal),
+      ])
+      checked.value = answer
+      failure.value = givenFailure.value = null
+    } catch (refusal) {
+      if (!(refusal instanceof Refusal)) return
+      if (refusal.status === 422 || refusal.status === 413) {
+        givenFailure.value = refusal
+        checked.value = inspected.value = null
+        sentGiven = ''
+      } else failure.value = refusal
+    } finally {
+      if (current === control) judging.value = false
+    }
+  }
+
+  async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
+    const mark = `${body.task} ${body.given}`
+    if (mark === sentGiven) return
+    inspected.value = await result(
+      api.POST('/api/algebra/inspect', { body: { ...body, lines: [] }, signal }),
+    )
+    sentGiven = mark
+  }
+
+  const soon = later(() => void judge(), PAUSE)
+  watch([content, draft], () => soon(), { deep: true, immediate: true })
+  watch(signedOut, (out) => {
+    if (!out) soon()
+  })
+  onScopeDispose(() => {
+    soon.cancel()
+    current?.abort()
+  })
+
+  function lineAt(index: number, text: string): CheckedLine | null {
+    const found = checked.value?.lines[index]
+    return found && found.text === text ? found : null
+  }
+
+  function stopAt(index: number, text: string, mark: Mark | undefined): StopLine {
+    const line = lineAt(index, text)
+    return {
+      number: index + 1,
+      text,
+      mark: line && mark ? mark : 'waiting',
+      sides: line?.sides ?? null,
+      spoken: line?.spoken ?? text,
+      words: line ? wordsOf(line) : '',
+    }
+  }
+
+  const marks = computed(() => marksOf(checked.value?.lines ?? []))
+  const stops = computed(() =>
+    content.value.lines.map((text, index) => stopAt(index, text, marks.value[index])),
+  )
+  const draftStop = computed(() => {
+    const index = content.value.lines.length
+    return draft.value.trim() ? stopAt(index, draft.value, marks.value[index]) : null
+  })
+  const given = computed<StopLine | null>(() => {
+    const reads = inspected.value?.reads
+    if (!reads) return null
+    return {
+      number: 0,
+      text: content.value.given,
+      mark: 'given',
+      sides: reads.sides,
+      spoken: reads.spoken,
+      words: '',
+    }
+  })
+
+  return {
+    checked,
+    inspected,
+    givenFailure,
+    failure,
+    judging,
+    stops,
+    draftStop,
+    given,
+    lineAt,
+    again: () => void judge(),
+  }
+}

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+/** House rules, each with a live example that changes with the choice. */
+import { ref } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+const rules = ref<Schemas['Rules'] | null>(null)
+const reading = ref<Schemas['Reading'] | null>(null)
+const worked = ref<Schemas['Worked'] | null>(null)
+const kept = ref(false)
+const refusal = ref('')
+
+async function show(): Promise<void> {
+  reading.value = await result(api.POST('/api/algebra/read', { body: { text: '1/2x' } }))
+  const body = { task: 'solve' as const, given: '3(x - 2) = x + 4', form: [], lines: [] }
+  worked.value = await result(api.POST('/api/algebra/work', { body }))
+}
+
+async function load(): Promise<void> {
+  try {
+    rules.value = await result(api.GET('/api/house'))
+    await show()
+  } catch (reason) {
+    if (reason instanceof Refusal) refusal.value = reason.message
+  }
+}
+void load()
+
+async function choose(change: Partial<Schemas['Rules']>): Promise<void> {
+  if (!rules.value) return
+  try {
+    rules.value = await result(api.PUT('/api/house', { body: { ...rules.value, ...change } }))
+    kept.value = true
+    await show()
+  } catch (reason) {
+    if (reason instanceof Refusal) refusal.value = reason.message
+  }
+}
+
+const readings = [
+  { value: 'equal', name: words.house.equal, says: words.house.equalSays },
+  { value: 'tighter', name: words.house.tighter, says: words.house.tighterSays },
+] as const
+const densities = [
+  { value: 'fine', name: words.house.fine },
+  { value: 'board', name: words.house.board },
+  { value: 'key', name: words.house.key },
+] as const
+</script>
+
+<template>
+  <main class="page">
+    <header class="head">
+      <h1>{{ words.house.title }}</h1>
+      <span class="quiet" role="status">{{ kept ? words.house.kept : '' }}</span>
+    </header>
+    <p class="quiet">{{ words.house.lead }}</p>
+    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
+    <template v-if="rules">
+      <section class="rule">
+        <fieldset>
+          <legend>{{ words.house.juxtaposition }}</legend>
+          <label v-for="item in readings" :key="item.value">
+            <input
+              type="radio"
+              name="juxtaposition"
+              :checked="rules.juxtaposition === item.value"
+              @change="choose({ juxtaposition: item.value })"
+            />
+            <span
+              ><b>{{ item.name }}</b> <span class="quiet">{{ item.says }}</span></span
+            >
+          </label>
+        </fieldset>
+        <figure v-if="reading">
+          <figcaption class="quiet">{{ words.house.live }}</figcaption>
+          <span class="formula">1/2x → <MathText :latex="reading.latex" display /></span>
+          <span class="quiet">{{ reading.spoken }}</span>
+        </figure>
+      </section>
+      <section class="rule">
+        <fieldset>
+          <legend>{{ words.house.density }}</legend>
+          <label v-for="item in densities" :key="item.value">
+            <input
+              type="radio"
+              name="density"
+              :checked="rules.density === item.value"
+              @change="choose({ density: item.value })"
+            />
+            <b>{{ item.name }}</b>
+          </label>
+        </fieldset>
+        <figure v-if="worked">
+          <figcaption class="quiet">{{ words.house.live }}</figcaption>
+          <MathText latex="3(x-2)=x+4" />
+          <MathText v-for="line in worked.lines" :key="line.text" :latex="line.latex" />
+        </figure>
+      </section>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.rule {
+  display: grid;
+  grid-template-columns: 26rem minmax(0, 1fr);
+  gap: 2.5rem;
+  padding: 1.2rem 0;
+  border-top: 1px solid var(--rule);
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.5rem;
+  align-content: start;
+}
+legend {
+  font-weight: 700;
+  margin-bottom: 0.5rem;
+  padding: 0;
+}
+label {
+  display: flex;
+  gap: 0.6rem;
+  align-items: baseline;
+}
+label b {
+  font-weight: 400;
+}
+input:checked ~ b,
+input:checked ~ span b {
+  font-weight: 700;
+}
+figure {
+  margin: 0;
+  display: grid;
+  gap: 0.5rem;
+  justify-items: start;
+  align-content: start;
+}
+.formula {
+  font-size: 1.2rem;
+}
+</style>

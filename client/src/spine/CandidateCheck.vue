@@ -1,0 +1,73 @@
+<script setup lang="ts">
+/** A candidate put into the given: both sides worked out, and whether they balance. */
+import type { components } from '@/api/schema'
+import MathText from '@/shared/math/MathText.vue'
+
+defineProps<{
+  /** The check of one candidate. */
+  check: components['schemas']['CandidateCheck']
+}>()
+
+function readable(text: string): string {
+  return text.replace(/-/g, '−')
+}
+</script>
+
+<template>
+  <div class="candidate" :data-holds="check.holds">
+    <b class="value">{{ readable(check.value) }}</b>
+    <div class="sides">
+      <span
+        v-for="(side, index) in [check.left_lines, check.right_lines]"
+        :key="index"
+        class="side"
+      >
+        <template v-for="(line, step) in side" :key="step">
+          <span v-if="step" class="eq">=</span>
+          <MathText :latex="line.latex" />
+        </template>
+      </span>
+    </div>
+    <span class="says">{{ check.says }}</span>
+  </div>
+</template>
+
+<style scoped>
+.candidate {
+  display: flex;
+  align-items: center;
+  gap: 1.4rem;
+  flex-wrap: wrap;
+}
+.value {
+  white-space: nowrap;
+}
+[data-holds='false'] .value {
+  text-decoration: line-through;
+  text-decoration-thickness: 2px;
+  text-decoration-color: var(--leave);
+}
+.sides {
+  display: grid;
+  gap: 0.3rem;
+}
+.side {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+  flex-wrap: wrap;
+}
+.side + .side {
+  border-top: 1px dotted var(--rule);
+  padding-top: 0.3rem;
+}
+.eq {
+  color: var(--quiet);
+}
+.says {
+  font-weight: 700;
+}
+[data-holds='false'] .says {
+  color: var(--leave);
+}
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+/** A stop: the relation sign enclosed in the mark that says what is known of the line. */
+import { words } from '@/texts/en'
+import type { Mark } from './types'
+
+defineProps<{
+  /** The relation sign: =, ≠, ∴ … */
+  sign: string
+  mark: Mark
+}>()
+</script>
+
+<template>
+  <svg
+    class="stop"
+    :data-mark="mark"
+    viewBox="0 0 36 36"
+    width="36"
+    height="36"
+    role="img"
+    :aria-label="words.stops[mark]"
+  >
+    <g class="shape">
+      <circle v-if="mark === 'ok'" cx="18" cy="18" r="11.5" class="full" />
+      <template v-else-if="mark === 'condition'">
+        <circle cx="18" cy="18" r="9.5" class="full" />
+        <circle cx="18" cy="18" r="13.5" class="ring" />
+      </template>
+      <path v-else-if="mark === 'may-add'" d="M18 2.5 33.5 30h-31Z" class="open" />
+      <path v-else-if="mark === 'loses'" d="M4 18a14 14 0 0 1 28 0Z M4 18v8M32 18v8" class="open" />
+      <path v-else-if="mark === 'wrong'" d="M18 1.5 34.5 18 18 34.5 1.5 18Z" class="open" />
+      <path
+        v-else-if="mark === 'unfinished'"
+        d="M10 28.2a12.5 12.5 0 1 1 16 0"
+        class="open thick"
+      />
+      <rect
+        v-else-if="mark === 'unproved'"
+        x="6"
+        y="6"
+        width="24"
+        height="24"
+        rx="5"
+        class="open dashed"
+      />
+      <rect v-else-if="mark === 'unreadable'" x="6" y="9" width="24" height="18" class="open" />
+      <template v-else-if="mark === 'doubt'">
+        <circle cx="18" cy="18" r="12" class="open" />
+        <path d="M18 6a12 12 0 0 0 0 24Z" class="full" />
+      </template>
+      <circle v-else-if="mark === 'parallel'" cx="18" cy="18" r="11.5" class="light" />
+      <rect v-else-if="mark === 'check'" x="7" y="11" width="22" height="14" rx="7" class="open" />
+      <circle v-else-if="mark === 'waiting'" cx="18" cy="18" r="11.5" class="faint" />
+      <circle v-else cx="18" cy="18" r="11.5" class="plain" />
+    </g>
+    <text
+      v-if="mark !== 'unreadable'"
+      x="18"
+      :y="mark === 'may-add' ? 27 : 23.5"
+      class="sign"
+      text-anchor="middle"
+    >
+      {{ sign }}
+    </text>
+    <text v-else x="18" y="22" class="sign" text-anchor="middle">…</text>
+  </svg>
+</template>
+
+<style scoped>
+.stop {
+  color: var(--ink);
+  display: block;
+  flex: none;
+}
+.stop[data-mark='wrong'],
+.stop[data-mark='loses'] {
+  color: var(--leave);
+}
+.stop[data-mark='parallel'] {
+  color: var(--leave-soft);
+}
+.full {
+  fill: currentColor;
+  stroke: currentColor;
+  stroke-width: 1.5;
+}
+.open,
+.ring,
+.light,
+.plain,
+.faint {
+  fill: var(--paper);
+  stroke: currentColor;
+  stroke-width: 2;
+}
+.ring {
+  fill: none;
+  stroke-width: 1.6;
+}
+.light {
+  stroke-width: 1.2;
+}
+.thick {
+  stroke-width: 2.6;
+  stroke-linecap: round;
+}
+.dashed {
+  stroke-dasharray: 3 3;
+}
+.faint {
+  stroke: var(--rule);
+}
+.plain {
+  stroke-width: 1.4;
+}
+.sign {
+  font:
+    700 17px 'Atkinson Hyperlegible',
+    sans-serif;
+  fill: currentColor;
+}
+.stop[data-mark='ok'] .sign,
+.stop[data-mark='condition'] .sign {
+  fill: var(--paper);
+}
+.stop[data-mark='doubt'] .sign {
+  fill: currentColor;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+}
+.stop[data-mark='may-add'] .sign {
+  font-size: 14px;
+}
+.stop[data-mark='check'] .sign,
+.stop[data-mark='waiting'] .sign {
+  font-size: 14px;
+}
+</style>

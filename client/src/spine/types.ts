@@ -1,0 +1,34 @@
+/** What the drawing of a worked example is given. */
+import type { components } from '@/api/schema'
+
+export type CheckedLine = components['schemas']['CheckedLine']
+export type Sides = components['schemas']['Sides']
+
+/** What a stop looks like; each has a shape of its own (see `marks.ts`). */
+export type Mark =
+  | 'given'
+  | 'ok'
+  | 'condition'
+  | 'may-add'
+  | 'loses'
+  | 'wrong'
+  | 'unfinished'
+  | 'unproved'
+  | 'unreadable'
+  | 'doubt'
+  | 'parallel'
+  | 'check'
+  | 'waiting'
+
+/** One stop on the spine. */
+export interface StopLine {
+  /** 0 for the given, then 1, 2, … */
+  number: number
+  /** As typed. */
+  text: string
+  mark: Mark
+  sides: Sides | null
+  spoken: string
+  /** Short words beside it: its reason, or what is wrong. */
+  words: string
+}

@@ -1,0 +1,121 @@
+"""Lint, types, tests and benchmarks, as one command and in parts."""
+
+import argparse
+import os
+import sys
+
+from launcher import install
+from launcher.places import CLIENT, PYTHON, ROOT, VENV, WEB
+from launcher.postgres import Cluster
+from launcher.steps import fail, run, say
+
+TEST_CLUSTER = Cluster("test-postgres", durable=False)
+PARTS = {"test": "lint types core web client browser", "bench": "core start browser"}
+_BIN = VENV / "bin"
+
+
+def _lint() -> None:
+    advice = f"{_BIN}/ruff check --fix; ruff format; npm run format"
+    run("ruff", [_BIN / "ruff", "check"], cwd=ROOT, advice=advice, shown=True)
+    run("ruff format", [_BIN / "ruff", "format", "--check"], cwd=ROOT, advice=advice, shown=True)
+    run("import contracts", [_BIN / "lint-imports"], cwd=ROOT, advice="Keep the layers.")
+    run("eslint and prettier", ["npm", "run", "-s", "lint"], cwd=CLIENT, advice=advice, shown=True)
+    run("client layers", ["npm", "run", "-s", "layers"], cwd=CLIENT, advice="Keep the layers.")
+
+
+def _types() -> None:
+    run("mypy", [_BIN / "mypy"], cwd=ROOT, advice="Mend the types.", shown=True, env=_dummy())
+    run("vue-tsc", ["npm", "run", "-s", "types"], cwd=CLIENT, advice="Mend the types.", shown=True)
+
+
+def _dummy() -> dict[str, str]:
+    return {"UCHUU_STATE": str(TEST_CLUSTER.folder.parent)}
+
+
+def _pytest(name: str, folder: str, *more: str) -> None:
+    if folder != "core":
+        TEST_CLUSTER.start()
+        env = TEST_CLUSTER.environment()
+    else:
+        env = _dummy()
+    command = [PYTHON, "-m", "pytest", folder, *more]
+    run(name, command, cwd=ROOT, env=env, advice="Mend what the tests say.", shown=True)
+
+
+def _client() -> None:
+    run("client tests", ["npm", "run", "-s", "test"], cwd=CLIENT, advice="Mend it.", shown=True)
+
+
+def _browser() -> None:
+    os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
+    install.front_end()
+    _pytest("browser tests", "e2e", "-p", "no:django")
+
+
+def _everything() -> dict[str, list[object]]:
+    return {
+        "lint": [_lint],
+        "types": [_types],
+        "core": [lambda: _pytest("core tests", "core")],
+        "web": [lambda: _pytest("server tests", "web")],
+        "client": [_client],
+        "browser": [_browser],
+    }
+
+
+def _chosen(options: argparse.Namespace, name: str) -> list[str]:
+    known = PARTS[name].split()
+    unknown = [part for part in options.only if part not in known]
+    if unknown:
+        fail(f"read “{unknown[0]}”", "it is not a part", f"Parts are: {PARTS[name]}")
+    return options.only or known
+
+
+def test(options: argparse.Namespace) -> int:
+    """Set up whatever the tests need and run everything: lint, types, core, server, client, browser."""
+    parts = _chosen(options, "test")
+    install.python_packages(for_tests=True)
+    install.front_end(build=False)
+    try:
+        for part in parts:
+            say(f"— {part}")
+            for step in _everything()[part]:
+                step()  # type: ignore[operator]
+    finally:
+        TEST_CLUSTER.stop()
+    say("Everything holds.")
+    return 0
+
+
+def check(_options: argparse.Namespace) -> int:
+    """Run the fast part of the tests, for a developer's loop: lint, types and core without slow ones."""
+    install.python_packages(for_tests=True)
+    install.front_end(build=False)
+    _lint()
+    _types()
+    _pytest("core tests", "core", "-m", "not slow", "-q")
+    _client()
+    say("The fast part holds.")
+    return 0
+
+
+def bench(options: argparse.Namespace) -> int:
+    """Measure the core, a second start and the browser; print medians and ratios."""
+    parts = _chosen(options, "bench")
+    install.python_packages(for_tests=True)
+    if "core" in parts:
+        env = {"PYTHONPATH": f"{ROOT / 'core'}"}
+        run("core", [PYTHON, ROOT / "bench" / "core.py"], env=env, advice="See above.", shown=True)
+    if "start" in parts:
+        run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
+    if "browser" in parts:
+        os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
+        install.front_end()
+        TEST_CLUSTER.start()
+        try:
+            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}"}
+            command = [PYTHON, ROOT / "bench" / "browser.py"]
+            run("browser", command, env=env, advice="See above.", shown=True)
+        finally:
+            TEST_CLUSTER.stop()
+    return 0

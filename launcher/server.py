@@ -1,0 +1,96 @@
+"""The application server: gunicorn with one process and threads; the algebra has its own processes."""
+
+import os
+import signal
+import socket
+import subprocess
+import time
+import urllib.error
+import urllib.request
+from pathlib import Path
+
+from launcher.install import logs
+from launcher.places import CORE, PYTHON, WEB, state_folder
+from launcher.postgres import Cluster, free_port
+from launcher.steps import fail, run
+
+PREFERRED_PORT = 8600
+
+
+def manage(cluster: Cluster, *words: str, database: str = "uchuu") -> str:
+    """Run one of Django's commands; the step is named after it."""
+    return run(
+        f"run {words[0]}",
+        [PYTHON, WEB / "manage.py", *words],
+        env=cluster.environment(database),
+        advice="Read the message above. ./uchuu reset-demo sets the demo data anew.",
+    )
+
+
+def address(port: int) -> str:
+    """Return the address to open."""
+    return f"http://127.0.0.1:{port}"
+
+
+def is_answering(port: int) -> bool:
+    """Return whether our server answers on *port*."""
+    try:
+        with urllib.request.urlopen(f"{address(port)}/api/session", timeout=2) as reply:
+            return bool(reply.status == 200)
+    except (urllib.error.URLError, OSError):
+        return False
+
+
+def _is_free(port: int) -> bool:
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", port))
+        except OSError:
+            return False
+    return True
+
+
+def launch(
+    cluster: Cluster, *, port: int | None = None, database: str = "uchuu"
+) -> tuple[subprocess.Popen[bytes], int]:
+    """Start the server and wait until it answers; return its process and port.
+
+    Raises:
+        StepFailed: it ended or did not answer within 30 seconds.
+    """
+    if port is None:
+        port = PREFERRED_PORT if _is_free(PREFERRED_PORT) else free_port()
+    log = logs() / f"server-{database}.log"
+    with open(log, "ab") as output:
+        process = subprocess.Popen(
+            [str(PYTHON), "-m", "gunicorn", "config.wsgi", "--bind", f"127.0.0.1:{port}"]
+            + ["--workers", "1", "--threads", "8", "--timeout", "60", "--graceful-timeout", "5"]
+            + ["--control-socket", str(state_folder() / f"gunicorn-{port}.ctl")]
+            + ["--worker-tmp-dir", "/dev/shm" if Path("/dev/shm").exists() else "/tmp"],
+            cwd=WEB,
+            env={**os.environ, **cluster.environment(database), "PYTHONPATH": f"{WEB}:{CORE}"},
+            stdin=subprocess.DEVNULL,
+            stdout=output,
+            stderr=output,
+            start_new_session=True,
+        )
+    deadline = time.monotonic() + 30
+    while not is_answering(port):
+        if process.poll() is not None or time.monotonic() > deadline:
+            end(process)
+            tail = log.read_text(errors="replace")[-800:]
+            fail("start the server", tail, f"Read {log}.")
+        time.sleep(0.05)
+    return process, port
+
+
+def end(process: subprocess.Popen[bytes]) -> None:
+    """Stop a server that we started, its workers too."""
+    if process.poll() is None:
+        process.send_signal(signal.SIGTERM)
+        try:
+            process.wait(10)
+        except subprocess.TimeoutExpired:
+            os.killpg(process.pid, signal.SIGKILL)
+            process.wait(5)

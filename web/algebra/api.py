@@ -1,0 +1,73 @@
+"""Endpoints of the algebra: read, check, work, inspect, and the error catalogue."""
+
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Router
+
+from algebra import pool
+from algebra.schemas import (
+    Checked,
+    ErrorEntry,
+    Inspected,
+    ProblemIn,
+    Reading,
+    Text,
+    Worked,
+)
+from api.auth import teacher_of
+from api.failures import FailureRecord
+from house.queries import rules_of
+from uchuu_core.moves.catalogue import wordings
+
+router = Router()
+_REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: FailureRecord}
+
+
+def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
+    return {**problem.dict(), "house": rules_of(teacher_of(request)).for_core()}
+
+
+@router.post("/read", response={200: Reading, **_REFUSALS})
+def read(request: HttpRequest, body: Text) -> dict[str, Any]:
+    """Return how one line is read."""
+    rules = rules_of(teacher_of(request))
+    return pool.run("read", {"text": body.text, "juxtaposition": rules.juxtaposition})
+
+
+@router.post("/check", response={200: Checked, **_REFUSALS})
+def check(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Judge every line of a paper."""
+    return pool.run("check", _record(request, body))
+
+
+@router.post("/work", response={200: Worked, **_REFUSALS})
+def work(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Work a problem by the chosen method, or by the default."""
+    return pool.run("work", _record(request, body))
+
+
+@router.post("/inspect", response={200: Inspected, **_REFUSALS})
+def inspect(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Say what kind of problem it is, what is worth noticing and which methods apply."""
+    return pool.run("inspect", _record(request, body))
+
+
+@router.get("/errors", response=list[ErrorEntry])
+def errors(request: HttpRequest) -> list[ErrorEntry]:
+    """Return the error catalogue in its order."""
+    return [
+        ErrorEntry(
+            id=entry.id,
+            name=entry.name,
+            topic=entry.topic,
+            before=entry.example.before,
+            wrong=entry.example.after,
+            right=entry.right,
+            correct=entry.correct,
+            when=entry.when,
+            why=entry.why,
+            repair=entry.repair,
+        )
+        for entry in wordings().values()
+    ]

@@ -1,0 +1,78 @@
+"""Worker processes for the algebra: reused, and ended when a call takes too long.
+
+A FLINT call cannot be interrupted from Python, and its precision is global to a process: so the
+algebra never runs in a thread of a request.
+"""
+
+import atexit
+import multiprocessing
+import threading
+from concurrent.futures import TimeoutError as Late
+from typing import Any
+
+from django.conf import settings
+from pebble import ProcessExpired, ProcessPool
+
+from algebra import worker
+from uchuu_core.failures import Failure
+
+_lock = threading.Lock()
+_pool: ProcessPool | None = None
+
+
+class TookTooLong(Failure):
+    """The call passed the hard time limit; its worker was replaced."""
+
+    code = "time-out"
+
+
+def _ready() -> ProcessPool:
+    global _pool
+    with _lock:
+        if _pool is None:
+            _pool = ProcessPool(
+                max_workers=settings.ALGEBRA_WORKERS,
+                initializer=worker.warm,
+                context=multiprocessing.get_context("spawn"),
+            )
+            atexit.register(close)
+        return _pool
+
+
+def close() -> None:
+    """End the workers."""
+    global _pool
+    with _lock:
+        if _pool is not None:
+            _pool.stop()
+            _pool.join()
+            _pool = None
+
+
+def run(operation: str, record: dict[str, Any]) -> dict[str, Any]:
+    """Return the core's answer to one request record.
+
+    Raises:
+        Failure: what the core refuses, or ``TookTooLong``.
+    """
+    future = _ready().schedule(
+        worker.answer, args=(operation, record), timeout=settings.ALGEBRA_SECONDS
+    )
+    try:
+        answer: dict[str, Any] = future.result()
+    except (Late, ProcessExpired):
+        seconds = f"{settings.ALGEBRA_SECONDS:g}"
+        raise TookTooLong(
+            f"This was not done after {seconds} seconds and was stopped. Use smaller numbers."
+        ) from None
+    if "failure" in answer:
+        raise _Relayed(**answer["failure"])
+    return answer
+
+
+class _Relayed(Failure):
+    """A failure that a worker reported, with its own code."""
+
+    def __init__(self, code: str, message: str, at: int | None) -> None:
+        super().__init__(message, at)
+        self.code = code

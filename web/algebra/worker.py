@@ -1,0 +1,28 @@
+"""What runs inside an algebra worker process: no Django here."""
+
+from typing import Any
+
+from uchuu_core import check, inspect, problem_from, work
+from uchuu_core.failures import Failure
+from uchuu_core.notation import plain, read, shown
+
+_OPERATIONS = {"check": check, "inspect": inspect, "work": work}
+
+
+def warm() -> None:
+    """Load grammar and catalogue, so that the first call is as fast as the next."""
+    answer("check", {"task": "solve", "given": "2x+1=7", "lines": ["2x=6", "x=4"]})
+
+
+def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
+    """Return the answer, or ``{"failure": …}``: exceptions of ours do not cross processes."""
+    try:
+        if operation == "read":
+            line = read(record["text"], juxtaposition=record["juxtaposition"])
+            return {"text": plain(line), **shown(line)}
+        return _OPERATIONS[operation](problem_from(record))
+    except Failure as failure:
+        return {"failure": failure.as_record()}
+    except RecursionError:
+        message = "This line is nested too deep. Simplify it."
+        return {"failure": {"code": "too-large", "message": message, "at": None}}

@@ -1,0 +1,17 @@
+"""The API: all routers gathered, one schema, one way to refuse."""
+
+from ninja import NinjaAPI
+
+from algebra.api import router as algebra
+from api import failures
+from api.auth import signed_in
+from examples.api import router as examples
+from house.api import router as house
+from teachers.api import router as session
+
+api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
+failures.install(api)
+api.add_router("/session", session, tags=["session"])
+api.add_router("/examples", examples, tags=["examples"])
+api.add_router("/algebra", algebra, tags=["algebra"])
+api.add_router("/house", house, tags=["house"])

@@ -1,0 +1,121 @@
+"""Settings of the running application. Everything that differs by machine comes from the environment.
+
+``UCHUU_DATABASE_URL`` parts are set by the launcher; nothing here reaches another machine.
+"""
+
+import os
+import secrets
+from pathlib import Path
+
+from csp.constants import NONE, SELF
+
+ROOT = Path(__file__).resolve().parents[3]
+STATE = Path(os.environ.get("UCHUU_STATE", ROOT / ".state"))
+
+
+def _secret() -> str:
+    """Return the secret key of this installation, made once and kept in the state folder."""
+    place = STATE / "secret-key"
+    if not place.exists():
+        STATE.mkdir(parents=True, exist_ok=True)
+        place.write_text(secrets.token_urlsafe(50))
+        place.chmod(0o600)
+    return place.read_text()
+
+
+SECRET_KEY = _secret()
+DEBUG = False
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]"]
+ROOT_URLCONF = "config.urls"
+WSGI_APPLICATION = "config.wsgi.application"
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "axes",
+    "csp",
+    "house",
+    "examples",
+]
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "csp.middleware.CSPMiddleware",
+    "axes.middleware.AxesMiddleware",
+]
+DATABASES = {
+    "default": {
+        "ENGINE": "django.db.backends.postgresql",
+        "NAME": os.environ.get("UCHUU_DB_NAME", "uchuu"),
+        "USER": os.environ.get("UCHUU_DB_USER", "uchuu"),
+        "PASSWORD": os.environ.get("UCHUU_DB_PASSWORD", ""),
+        "HOST": os.environ.get("UCHUU_DB_HOST", "127.0.0.1"),
+        "PORT": os.environ.get("UCHUU_DB_PORT", "5432"),
+        "CONN_MAX_AGE": 60,
+        "CONN_HEALTH_CHECKS": True,
+        "OPTIONS": {"connect_timeout": 3},
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+AUTHENTICATION_BACKENDS = [
+    "axes.backends.AxesStandaloneBackend",
+    "django.contrib.auth.backends.ModelBackend",
+]
+PASSWORD_HASHERS = ["django.contrib.auth.hashers.Argon2PasswordHasher"]
+AXES_FAILURE_LIMIT = 5
+AXES_COOLOFF_TIME = 0.25
+AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
+AXES_VERBOSE = False
+AXES_RESET_ON_SUCCESS = True
+
+USE_TZ = True
+TIME_ZONE = "UTC"
+LANGUAGE_CODE = "en"
+USE_I18N = False
+
+SESSION_COOKIE_HTTPONLY = True
+SESSION_COOKIE_SAMESITE = "Lax"
+SESSION_COOKIE_AGE = 60 * 60 * 24 * 14
+CSRF_COOKIE_SAMESITE = "Lax"
+X_FRAME_OPTIONS = "DENY"
+DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
+CONTENT_SECURITY_POLICY = {
+    "DIRECTIVES": {
+        "default-src": [SELF],
+        "object-src": [NONE],
+        "base-uri": [SELF],
+        "frame-ancestors": [NONE],
+        # KaTeX places glyphs with style attributes; it has no other way.
+        "style-src-attr": ["'unsafe-inline'"],
+        "style-src": [SELF],
+        "img-src": [SELF, "data:"],
+    }
+}
+
+CLIENT = ROOT / "client" / "dist"
+STATIC_URL = "/static/"
+WHITENOISE_ROOT = CLIENT if CLIENT.exists() else None
+WHITENOISE_INDEX_FILE = False
+
+
+def _is_hashed(path: str, url: str) -> bool:
+    return url.startswith("/assets/")
+
+
+WHITENOISE_IMMUTABLE_FILE_TEST = _is_hashed
+
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "handlers": {"console": {"class": "logging.StreamHandler"}},
+    "root": {"handlers": ["console"], "level": "WARNING"},
+}
+
+ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "2"))
+ALGEBRA_SECONDS = 4.0
+"""Hard limit of one algebra call; the worker is ended and replaced past it."""

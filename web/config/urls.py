@@ -1,0 +1,24 @@
+"""Addresses: the API, and for everything else the one page of the application."""
+
+from django.conf import settings
+from django.http import Http404, HttpRequest, HttpResponse
+from django.urls import path, re_path
+from django.views.decorators.csrf import ensure_csrf_cookie
+from django.views.decorators.http import require_GET
+
+from api.root import api
+
+
+@require_GET
+@ensure_csrf_cookie
+def page(request: HttpRequest) -> HttpResponse:
+    """Return the application's page; its scripts are served as static files."""
+    index = settings.CLIENT / "index.html"
+    if not index.exists():
+        raise Http404("The front end is not built. Run ./uchuu start.")
+    response = HttpResponse(index.read_bytes(), content_type="text/html; charset=utf-8")
+    response["Cache-Control"] = "no-cache"
+    return response
+
+
+urlpatterns = [path("api/", api.urls), re_path(r"^(?!api/|assets/).*$", page)]

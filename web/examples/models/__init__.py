@@ -1,0 +1,6 @@
+"""Worked examples and their lines."""
+
+from examples.models.example import Example
+from examples.models.line import WrittenLine
+
+__all__ = ["Example", "WrittenLine"]

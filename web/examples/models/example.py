@@ -1,0 +1,33 @@
+"""A worked example: a problem and the lines written under it."""
+
+import uuid
+
+from django.conf import settings
+from django.db import models
+
+
+class Example(models.Model):
+    """Belongs to one teacher; ``version`` grows by one with every change."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    teacher = models.ForeignKey(
+        settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="examples"
+    )
+    title = models.CharField(max_length=200, blank=True)
+    task = models.CharField(max_length=20)
+    given = models.TextField(blank=True)
+    variable = models.CharField(max_length=10, blank=True)
+    form = models.JSONField(default=list, blank=True)
+    note = models.TextField(blank=True)
+    version = models.PositiveIntegerField(default=1)
+    created = models.DateTimeField(auto_now_add=True)
+    changed = models.DateTimeField(auto_now=True)
+    deleted = models.DateTimeField(null=True, blank=True)
+    """When it was put aside; it can be brought back."""
+
+    class Meta:
+        ordering = ["-changed"]
+        indexes = [models.Index(fields=["teacher", "-changed"])]
+
+    def __str__(self) -> str:
+        return self.title or self.given

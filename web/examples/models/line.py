@@ -1,0 +1,22 @@
+"""One written line of an example."""
+
+from django.db import models
+
+from examples.models.example import Example
+
+
+class WrittenLine(models.Model):
+    """Text exactly as typed, readable or not; ``position`` counts from 0."""
+
+    example = models.ForeignKey(Example, on_delete=models.CASCADE, related_name="lines")
+    position = models.PositiveIntegerField()
+    text = models.TextField(blank=True)
+
+    class Meta:
+        ordering = ["position"]
+        constraints = [
+            models.UniqueConstraint(fields=["example", "position"], name="one_line_a_position")
+        ]
+
+    def __str__(self) -> str:
+        return self.text

@@ -1,0 +1,34 @@
+"""House rules: read and set."""
+
+from typing import Literal
+
+from django.http import HttpRequest
+from ninja import Router, Schema
+
+from api.auth import teacher_of
+from house.models import HouseRules
+from house.queries import rules_of
+
+router = Router()
+
+
+class Rules(Schema):
+    """The teacher's conventions."""
+
+    juxtaposition: Literal["equal", "tighter"]
+    density: Literal["fine", "board", "key"]
+
+
+@router.get("", response=Rules)
+def current(request: HttpRequest) -> HouseRules:
+    """Return the rules in force."""
+    return rules_of(teacher_of(request))
+
+
+@router.put("", response=Rules)
+def change(request: HttpRequest, body: Rules) -> HouseRules:
+    """Set the rules."""
+    rules, _ = HouseRules.objects.update_or_create(
+        teacher=teacher_of(request), defaults=body.dict()
+    )
+    return rules

@@ -1,0 +1,29 @@
+"""House rules of a teacher: conventions that the algebra obeys."""
+
+from django.conf import settings
+from django.db import models
+
+
+class HouseRules(models.Model):
+    """One row per teacher; absent means the defaults."""
+
+    teacher = models.OneToOneField(
+        settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="house_rules"
+    )
+    juxtaposition = models.CharField(
+        max_length=10, default="equal", choices=[("equal", "equal"), ("tighter", "tighter")]
+    )
+    """How ``1/2x`` is read: equal rank from the left, or the unwritten product first."""
+    density = models.CharField(
+        max_length=10,
+        default="board",
+        choices=[("fine", "fine"), ("board", "board"), ("key", "key")],
+    )
+    """How many lines a worked example has."""
+
+    def __str__(self) -> str:
+        return f"house rules of {self.teacher_id}"
+
+    def for_core(self) -> dict[str, str]:
+        """Return the rules as the core's contract has them."""
+        return {"juxtaposition": self.juxtaposition, "density": self.density}
