@@ -3,9 +3,10 @@
 import argparse
 import os
 import sys
+from pathlib import Path
 
 from launcher import install
-from launcher.places import CLIENT, PYTHON, ROOT, VENV, WEB
+from launcher.places import CLIENT, CORE, PYTHON, ROOT, VENV, WEB
 from launcher.postgres import Cluster
 from launcher.steps import fail, run, say
 
@@ -18,7 +19,8 @@ def _lint() -> None:
     advice = f"{_BIN}/ruff check --fix; ruff format; npm run format"
     run("ruff", [_BIN / "ruff", "check"], cwd=ROOT, advice=advice, shown=True)
     run("ruff format", [_BIN / "ruff", "format", "--check"], cwd=ROOT, advice=advice, shown=True)
-    run("import contracts", [_BIN / "lint-imports"], cwd=ROOT, advice="Keep the layers.")
+    paths = {"PYTHONPATH": f"{CORE}:{WEB}:{ROOT}"}
+    run("import contracts", [_BIN / "lint-imports"], cwd=ROOT, env=paths, advice="Keep the layers.")
     run("eslint and prettier", ["npm", "run", "-s", "lint"], cwd=CLIENT, advice=advice, shown=True)
     run("client layers", ["npm", "run", "-s", "layers"], cwd=CLIENT, advice="Keep the layers.")
 
@@ -38,7 +40,7 @@ def _pytest(name: str, folder: str, *more: str) -> None:
         env = TEST_CLUSTER.environment()
     else:
         env = _dummy()
-    command = [PYTHON, "-m", "pytest", folder, *more]
+    command: list[str | Path] = [PYTHON, "-m", "pytest", folder, *more]
     run(name, command, cwd=ROOT, env=env, advice="Mend what the tests say.", shown=True)
 
 

@@ -52,13 +52,15 @@ def python_packages(*, for_tests: bool = False) -> None:
     advice = "Is the package registry reachable? Try again, or remove the folder .venv first."
     if not PYTHON.exists():
         run("make the virtual environment", [sys.executable, "-m", "venv", VENV], advice=advice)
-    pip = [PYTHON, "-m", "pip", "install", "-q", "--disable-pip-version-check"]
+    pip: list[str | Path] = [PYTHON, "-m", "pip", "install", "-q", "--disable-pip-version-check"]
     if not (VENV / "bin" / "uv").exists():
         run("install the installer", [*pip, "uv"], advice=advice)
     run(
         f"install Python packages ({name})",
-        [VENV / "bin" / "uv", "pip", "install", "-q", "--python", PYTHON, "--require-hashes"]
-        + ["-r", lock],
+        [
+            *(VENV / "bin" / "uv", "pip", "install", "-q", "--require-hashes"),
+            *("--python", PYTHON, "-r", lock),
+        ],
         advice=advice,
     )
     stamp.write_text(digest)

@@ -15,6 +15,7 @@ from collections.abc import Sequence
 from contextlib import closing
 from dataclasses import dataclass
 from pathlib import Path
+from typing import Any
 
 from launcher.install import debian
 from launcher.places import database_user, is_root, state_folder
@@ -60,9 +61,9 @@ class Cluster:
 
     def _run(self, command: Sequence[str | Path]) -> subprocess.CompletedProcess[str]:
         owner = database_user()
-        as_owner = (
-            {"user": owner.pw_uid, "group": owner.pw_gid, "extra_groups": []} if owner else {}
-        )
+        as_owner: dict[str, Any] = {}
+        if owner:
+            as_owner = {"user": owner.pw_uid, "group": owner.pw_gid, "extra_groups": []}
         return subprocess.run(
             [str(part) for part in command],
             cwd="/",
@@ -71,7 +72,7 @@ class Cluster:
             stderr=subprocess.STDOUT,
             text=True,
             check=False,
-            **as_owner,  # type: ignore[call-overload]
+            **as_owner,
         )
 
     def _program(self, name: str) -> Path:
@@ -86,8 +87,8 @@ class Cluster:
         port = self.folder / "port"
         if not port.exists():
             return False
-        ready = [self._program("pg_isready"), "-h", "127.0.0.1", "-p", port.read_text(), "-q"]
-        return self._run(ready).returncode == 0
+        where = ("-h", "127.0.0.1", "-p", port.read_text(), "-q")
+        return self._run([self._program("pg_isready"), *where]).returncode == 0
 
     def start(self) -> None:
         """Make the cluster when it is not there, and start it when it is not up.
@@ -116,9 +117,11 @@ class Cluster:
             for place in (self.folder, password):
                 os.chown(place, owner.pw_uid, owner.pw_gid)
         done = self._run(
-            [self._program("initdb"), "-D", self._data, "-U", _USER, "--pwfile", password]
-            + ["--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8"]
-            + ([] if self.durable else ["--no-sync"])
+            [
+                *(self._program("initdb"), "-D", self._data, "-U", _USER, "--pwfile", password),
+                *("--auth=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8"),
+                *(() if self.durable else ("--no-sync",)),
+            ]
         )
         if done.returncode != 0:
             shutil.rmtree(self._data, ignore_errors=True)
@@ -136,8 +139,10 @@ class Cluster:
             options += " -c fsync=off -c full_page_writes=off -c synchronous_commit=off"
         log = self.folder / "log"
         done = self._run(
-            [self._program("pg_ctl"), "start", "-w", "-t", "30", "-D", self._data, "-l", log]
-            + ["-o", options]
+            [
+                *(self._program("pg_ctl"), "start", "-w", "-t", "30"),
+                *("-D", self._data, "-l", log, "-o", options),
+            ]
         )
         if done.returncode != 0:
             tail = log.read_text()[-500:] if log.exists() else done.stdout
@@ -153,9 +158,8 @@ class Cluster:
     def stop(self) -> None:
         """Stop the server; fine when it is not running."""
         if (self._data / "postmaster.pid").exists():
-            self._run(
-                [self._program("pg_ctl"), "stop", "-w", "-t", "20", "-m", "fast", "-D", self._data]
-            )
+            how = ("stop", "-w", "-t", "20", "-m", "fast", "-D", self._data)
+            self._run([self._program("pg_ctl"), *how])
 
     def environment(self, database: str = "uchuu") -> dict[str, str]:
         """Return the variables by which Django finds the database."""
@@ -173,8 +177,10 @@ class Cluster:
         env = self.environment(database)
         url = {**os.environ, "PGPASSWORD": env["UCHUU_DB_PASSWORD"]}
         done = subprocess.run(
-            [self._program("createdb"), "-h", "127.0.0.1", "-p", env["UCHUU_DB_PORT"]]
-            + ["-U", _USER, database],
+            [
+                *(str(self._program("createdb")), "-h", "127.0.0.1"),
+                *("-p", env["UCHUU_DB_PORT"], "-U", _USER, database),
+            ],
             env=url,
             capture_output=True,
             text=True,

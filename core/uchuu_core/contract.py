@@ -9,9 +9,7 @@ from uchuu_core.notation.tree_builder import Juxtaposition
 from uchuu_core.tree.nodes import Line
 
 Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
-Verdict = Literal[
-    "ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"
-]
+Verdict = Literal["ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"]
 Proof = Literal["exact", "refuted", "tested"]
 Density = Literal["fine", "board", "key"]
 
@@ -87,7 +85,7 @@ def problem_from(record: dict[str, Any]) -> Problem:
         record.get("variable"),
         record.get("method"),
         tuple(form),
-        numbers,
+        cast(Literal["real", "complex"], numbers),
         _house(record.get("house")),
         tuple(lines),
     )

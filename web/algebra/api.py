@@ -2,8 +2,12 @@
 
 from typing import Any
 
+from api.auth import teacher_of
+from api.failures import FailureRecord
 from django.http import HttpRequest
+from house.queries import rules_of
 from ninja import Router
+from uchuu_core.moves.catalogue import wordings
 
 from algebra import pool
 from algebra.schemas import (
@@ -15,10 +19,6 @@ from algebra.schemas import (
     Text,
     Worked,
 )
-from api.auth import teacher_of
-from api.failures import FailureRecord
-from house.queries import rules_of
-from uchuu_core.moves.catalogue import wordings
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: FailureRecord}

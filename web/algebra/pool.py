@@ -12,9 +12,9 @@ from typing import Any
 
 from django.conf import settings
 from pebble import ProcessExpired, ProcessPool
+from uchuu_core.failures import Failure
 
 from algebra import worker
-from uchuu_core.failures import Failure
 
 _lock = threading.Lock()
 _pool: ProcessPool | None = None
@@ -44,7 +44,7 @@ def close() -> None:
     global _pool
     with _lock:
         if _pool is not None:
-            _pool.stop()
+            _pool.stop()  # type: ignore[no-untyped-call]
             _pool.join()
             _pool = None
 

@@ -6,7 +6,6 @@ from django.db import OperationalError
 from django.http import HttpRequest, HttpResponse
 from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, ValidationError
-
 from uchuu_core.failures import Failure
 
 

@@ -1,13 +1,13 @@
 """The API: all routers gathered, one schema, one way to refuse."""
 
-from ninja import NinjaAPI
-
 from algebra.api import router as algebra
-from api import failures
-from api.auth import signed_in
 from examples.api import router as examples
 from house.api import router as house
+from ninja import NinjaAPI
 from teachers.api import router as session
+
+from api import failures
+from api.auth import signed_in
 
 api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
 failures.install(api)

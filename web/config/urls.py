@@ -1,12 +1,11 @@
 """Addresses: the API, and for everything else the one page of the application."""
 
+from api.root import api
 from django.conf import settings
 from django.http import Http404, HttpRequest, HttpResponse
 from django.urls import path, re_path
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
-
-from api.root import api
 
 
 @require_GET

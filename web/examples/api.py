@@ -3,12 +3,12 @@
 from typing import Any
 from uuid import UUID
 
+from api.auth import teacher_of
+from api.failures import FailureRecord, Refused
 from django.db.models import QuerySet
 from django.http import HttpRequest
 from ninja import Body, Router
 
-from api.auth import teacher_of
-from api.failures import FailureRecord, Refused
 from examples.actions.import_examples import import_examples
 from examples.actions.put_aside import bring_back, put_aside
 from examples.actions.save_example import StaleVersion, create_example, save_example

@@ -2,10 +2,10 @@
 
 from uuid import UUID
 
+from api.failures import Refused
 from django.contrib.auth.models import User
 from django.db.models import Count, QuerySet
 
-from api.failures import Refused
 from examples.models import Example
 
 

@@ -3,9 +3,9 @@
 from datetime import datetime
 from uuid import UUID
 
+from algebra.schemas import Task
 from ninja import Field, Schema
 
-from algebra.schemas import Task
 from examples.models import Example
 
 

@@ -2,10 +2,10 @@
 
 from typing import Literal
 
+from api.auth import teacher_of
 from django.http import HttpRequest
 from ninja import Router, Schema
 
-from api.auth import teacher_of
 from house.models import HouseRules
 from house.queries import rules_of
 

@@ -1,14 +1,13 @@
 """Signing in and out by session; five wrong passwords lock a name for a quarter of an hour."""
 
+from api.auth import csrf_only, teacher_of
+from api.failures import FailureRecord, Refused
 from axes.handlers.proxy import AxesProxyHandler
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.csrf import ensure_csrf_cookie
 from ninja import Router, Schema
 from ninja.decorators import decorate_view
-
-from api.auth import csrf_only, teacher_of
-from api.failures import FailureRecord, Refused
 
 router = Router()
 
@@ -49,9 +48,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Session:
 
 
 def _locked() -> Refused:
-    return Refused(
-        429, "locked", "Five wrong passwords: this name is locked for fifteen minutes."
-    )
+    return Refused(429, "locked", "Five wrong passwords: this name is locked for fifteen minutes.")
 
 
 @router.delete("", response={204: None})

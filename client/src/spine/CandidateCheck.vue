@@ -2,15 +2,12 @@
 /** A candidate put into the given: both sides worked out, and whether they balance. */
 import type { components } from '@/api/schema'
 import MathText from '@/shared/math/MathText.vue'
+import { readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** The check of one candidate. */
   check: components['schemas']['CandidateCheck']
 }>()
-
-function readable(text: string): string {
-  return text.replace(/-/g, '−')
-}
 </script>
 
 <template>

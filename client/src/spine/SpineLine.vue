@@ -1,15 +1,21 @@
 <script setup lang="ts">
 /** One line on the spine: left side, stop, right side, and its words. */
+import { computed } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 import Stop from './Stop.vue'
 import type { StopLine } from './types'
 
-defineProps<{
+const props = defineProps<{
   line: StopLine
   /** Whether the details show this line. */
   chosen?: boolean
 }>()
+
+/** An expression that is given hangs on nothing yet: its stop is empty. */
+const sign = computed(() =>
+  props.line.mark === 'given' && !props.line.sides?.left ? '' : (props.line.sides?.sign ?? '='),
+)
 </script>
 
 <template>
@@ -18,7 +24,9 @@ defineProps<{
     <span class="left">
       <MathText v-if="line.sides?.left" :latex="line.sides.left" :spoken="line.spoken" display />
     </span>
-    <Stop class="on-spine" :sign="line.sides?.sign ?? '='" :mark="line.mark" />
+    <span class="on-spine">
+      <Stop :sign="sign" :mark="line.mark" />
+    </span>
     <span class="right">
       <MathText
         v-if="line.sides"
@@ -39,16 +47,20 @@ defineProps<{
 
 <style scoped>
 .line {
+  position: relative;
   display: grid;
-  grid-template-columns: 1.6rem minmax(0, 1fr) 36px minmax(0, 1.15fr) minmax(9rem, 0.95fr);
+  grid-template-columns: var(--spine-columns);
   align-items: center;
   column-gap: 0.55rem;
-  min-height: 3rem;
-  padding: 0.15rem 0.4rem;
+  min-height: 3.1rem;
+  padding: 0 0.4rem;
   border-radius: 6px;
 }
 .line[data-chosen] {
   background: var(--lit);
+}
+.line[data-mark='given'] {
+  font-size: 1.2em;
 }
 .number {
   color: var(--quiet);
@@ -60,10 +72,49 @@ defineProps<{
 }
 .left,
 .right {
-  font-size: 1.12rem;
+  font-size: 1.12em;
   overflow-x: auto;
   overflow-y: hidden;
   padding: 0.2rem 0;
+}
+/* each line draws its piece of the track, so that the spine shows where it was left */
+.on-spine {
+  position: relative;
+  align-self: stretch;
+  display: grid;
+  place-items: center;
+}
+.on-spine::before,
+.on-spine::after {
+  content: '';
+  position: absolute;
+  left: calc(50% - 1px);
+  width: 2px;
+  background: var(--ink);
+}
+.on-spine::before {
+  top: 0;
+  height: 50%;
+}
+.on-spine::after {
+  top: 50%;
+  bottom: 0;
+}
+.on-spine > * {
+  position: relative;
+  z-index: 1;
+}
+.line[data-mark='given'] .on-spine::before {
+  display: none;
+}
+/* after an error the work runs on beside the spine, on a thin track of its own */
+.line[data-mark='parallel'] .on-spine::before,
+.line[data-mark='parallel'] .on-spine::after,
+.line[data-mark='wrong'] .on-spine::after,
+.line[data-mark='loses'] .on-spine::after {
+  width: 0;
+  background: none;
+  border-left: 2px dotted var(--leave-soft);
 }
 .words {
   color: var(--quiet);

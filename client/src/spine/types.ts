@@ -29,6 +29,8 @@ export interface StopLine {
   mark: Mark
   sides: Sides | null
   spoken: string
+  /** Where it could not be read: 0-based place in the text. */
+  at?: number | null
   /** Short words beside it: its reason, or what is wrong. */
   words: string
 }

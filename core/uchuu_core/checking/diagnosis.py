@@ -189,4 +189,3 @@ def ranked(found: Iterable[Found], before: Line, target: Target) -> list[Found]:
             if best[winner].steps <= best[loser].steps:
                 order.insert(keys.index(loser), order.pop(keys.index(winner)))
     return order
-

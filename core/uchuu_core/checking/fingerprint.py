@@ -56,8 +56,8 @@ def _opaque(kind: str, value: int) -> int:
 def _value(node: Any, seed: int) -> int:
     match node:
         case Number() | Mixed():
-            value = node.value
-            return value.numerator * pow(value.denominator, -1, PRIME) % PRIME
+            number = node.value
+            return number.numerator * pow(number.denominator, -1, PRIME) % PRIME
         case Symbol(name):
             return _letter(name, seed)
         case Signed("-", body):

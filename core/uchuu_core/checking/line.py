@@ -214,7 +214,7 @@ def _compared(
             return Judgement("ok")
         if not has.is_empty:
             return Judgement("loses", drops=sorted(drops))
-    return Judgement("wrong", "refuted", counter=_refuting_value(was, has, line, context))
+    return Judgement("wrong", "refuted", counter=_refuting_value(was, line, context))
 
 
 def _as_conditions(factors: frozenset[Factor]) -> list[str]:
@@ -261,14 +261,12 @@ def _is_multiple(before: Line, line: Line, context: Context) -> bool:
     if ratio is None:
         return False
     return bool(ratio.denominator.is_constant()) or bool(
-        (ratio.numerator % ratio.denominator) == 0
+        (ratio.numerator % ratio.denominator).is_zero()
     )
 
 
-def _refuting_value(
-    was: SolutionSet, has: SolutionSet, line: Line, context: Context
-) -> Counter | None:
-    """Return a value that solves the one line and not the other, with both sides worked out."""
+def _refuting_value(was: SolutionSet, line: Line, context: Context) -> Counter | None:
+    """Return a solution of the line before that does not solve *line*, both sides worked out."""
     if not isinstance(line, Relation):
         line = context.given
     if not isinstance(line, Relation):

@@ -19,7 +19,7 @@ def put_in(side: Expr, unknown: str, value: fmpq) -> Expr:
     def change(part: Any) -> Any:
         if part == Symbol(unknown):
             return number
-        return build.dotted(part)
+        return build.sign_in_front(build.dotted(part))
 
     return rebuild(side, change)  # type: ignore[no-any-return]
 

@@ -104,7 +104,7 @@ def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
         ("drops", judgement.drops),
         ("tested", judgement.tested),
         ("check_line", judgement.is_check_line),
-        ("counter", judgement.counter and _shown(judgement.counter)),
+        ("counter", judgement.counter and _shown(judgement.counter, line)),
     ):
         if value:
             record[key] = value
@@ -112,7 +112,7 @@ def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
 
 
 def _explain(record: dict[str, Any], before: Line, line: Line, context: Context) -> None:
-    reason = reason_for(before, line, context.unknown, context.ring)
+    reason = reason_for(before, line, context.ring)
     if reason is not None:
         record["law"], record["says"] = reason.law, reason.says
     doubt = directly_reproduced(before, line)
@@ -210,7 +210,7 @@ def _named_error(
 ) -> LineError | None:
     if judgement.is_check_line:
         return None
-    counter = judgement.counter and _shown(judgement.counter)
+    counter = _shown(judgement.counter, line) if judgement.counter else None
     state = _state_error(before, line, context)
     task, unknown = context.problem.task, context.unknown
     if state is not None:
@@ -240,9 +240,11 @@ def _as_dict(error: LineError) -> dict[str, Any]:
     }
 
 
-def _shown(counter: Counter) -> str:
+def _shown(counter: Counter, line: Line) -> str:
     """Write a counter-example as a sentence with numbers."""
     point = ", ".join(f"{name} = {value}" for name, value in counter.point)
+    if point and is_statement(line):
+        return f"{point} fits the line before; here {counter.left} is not {counter.right}."
     if not point:
         return f"{counter.left} is not {counter.right}."
     return f"Try {point}: {counter.left} is not {counter.right}."

@@ -37,6 +37,16 @@ SENTENCES = {
 }
 
 
+_AT_TWO_PLACES = {
+    "work-out-power",
+    "multiply-numbers",
+    "divide-numbers",
+    "add-numbers",
+    "collect-like-terms",
+    "multiply-into-bracket",
+}
+
+
 @dataclass(frozen=True, slots=True)
 class Reason:
     """The law's key and one sentence."""
@@ -45,7 +55,7 @@ class Reason:
     says: str
 
 
-def reason_for(before: Line, line: Line, unknown: str, ring: Ring) -> Reason | None:
+def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
     """Return the reason of a line that the kernel has called right, None when none is found."""
     start, end = without_brackets(before), without_brackets(line)
     shape = unordered(end)
@@ -55,8 +65,11 @@ def reason_for(before: Line, line: Line, unknown: str, ring: Ring) -> Reason | N
         for step in move.apply(start):
             if unordered(step.result) == shape:
                 return Reason(move.key, SENTENCES.get(move.key) or _both(start, end, ring))
+            for second in move.apply(step.result):
+                if move.key in _AT_TWO_PLACES and unordered(second.result) == shape:
+                    return Reason(move.key, SENTENCES[move.key])
     try:
-        return _by_values(start, end, unknown, ring)
+        return _by_values(start, end, ring)
     except (NotRational, Undefined):
         return None
 
@@ -73,7 +86,7 @@ def _both(start: Line, end: Line, ring: Ring) -> str:
     return reason.says if reason else "The same is done to both sides."
 
 
-def _by_values(start: Line, end: Line, unknown: str, ring: Ring) -> Reason | None:
+def _by_values(start: Line, end: Line, ring: Ring) -> Reason | None:
     if isinstance(start, Relation) and isinstance(end, Relation):
         return _equation_reason(start, end, ring)
     if isinstance(end, (Outcome, Either)) or isinstance(start, (Outcome, Either)):
@@ -104,7 +117,7 @@ def _on_both_sides(start: Line, end: Line, ring: Ring) -> Reason | None:
         now = Relation(end.right, "=", end.left) if turned else end
         was = (ring.function(start.left), ring.function(start.right))
         has = (ring.function(now.left), ring.function(now.right))
-        for reason in (_added(was, has, ring), _scaled(was, has, start)):
+        for reason in (_added(was, has), _scaled(was, has)):
             if reason is not None:
                 return reason
         moved = _moved_and_scaled(was, has)
@@ -116,7 +129,6 @@ def _on_both_sides(start: Line, end: Line, ring: Ring) -> Reason | None:
 def _added(
     was: tuple[RationalFunction, RationalFunction],
     has: tuple[RationalFunction, RationalFunction],
-    ring: Ring,
 ) -> Reason | None:
     first, second = has[0].minus(was[0]), has[1].minus(was[1])
     if not first.equals(second) or first.is_zero:
@@ -130,7 +142,6 @@ def _added(
 def _scaled(
     was: tuple[RationalFunction, RationalFunction],
     has: tuple[RationalFunction, RationalFunction],
-    start: Relation,
 ) -> Reason | None:
     if was[0].is_zero and was[1].is_zero:
         return None
@@ -180,4 +191,3 @@ def shown(function: RationalFunction) -> str:
 
 def _polynomial(polynomial: object) -> str:
     return str(polynomial).replace("*", "")
-

@@ -39,9 +39,7 @@ Closeness = Callable[[Line], int | None]
 
 
 def _numerals(line: Line) -> list[Expr]:
-    return list(
-        dict.fromkeys(part for _, part in walk(line) if isinstance(part, (Number, Mixed)))
-    )
+    return list(dict.fromkeys(part for _, part in walk(line) if isinstance(part, (Number, Mixed))))
 
 
 def slips(
@@ -99,11 +97,13 @@ def _sums(part: Sum, written: list[Expr]) -> Iterator[Expr]:
         for j in range(i + 1, len(split)):
             if split[i][1] != split[j][1] or "+-" in (part.terms[i].sign, part.terms[j].sign):
                 continue
-            right = sum(
-                split[n][0] if part.terms[n].sign == "+" else -split[n][0] for n in (i, j)
-            )
+            right = sum(split[n][0] if part.terms[n].sign == "+" else -split[n][0] for n in (i, j))
             rest = [t for n, t in enumerate(part.terms) if n not in (i, j)]
-            for number in (*_results(written, Fraction(right)), build.ONE, build.negative(build.ONE)):
+            for number in (
+                *_results(written, Fraction(right)),
+                build.ONE,
+                build.negative(build.ONE),
+            ):
                 value = numeral(number)
                 if value is None or value == right:
                     continue

@@ -35,7 +35,8 @@ def _notice(code: str, says: str) -> dict[str, Any]:
 def _about_equation(given: Relation, context: Context, found: list[dict[str, Any]]) -> None:
     unknown = context.unknown
     on_sides = [
-        any(getattr(p, "name", "") == unknown for _, p in walk(s)) for s in (given.left, given.right)
+        any(getattr(p, "name", "") == unknown for _, p in walk(s))
+        for s in (given.left, given.right)
     ]
     if all(on_sides):
         found.append(_notice("unknown-on-both-sides", f"{unknown} stands on both sides."))
@@ -69,8 +70,10 @@ def _is_minus_before_bracket(part: Line) -> bool:
                 t.sign == "-"
                 and (
                     isinstance(t.body, Sum)
-                    or isinstance(t.body, Product)
-                    and any(isinstance(f, Sum) for f in t.body.factors)
+                    or (
+                        isinstance(t.body, Product)
+                        and any(isinstance(f, Sum) for f in t.body.factors)
+                    )
                 )
                 for t in terms
             )

@@ -72,7 +72,7 @@ def ball_at(node: Expr, point: Point) -> arb:
 def _root(value: arb, index: int) -> arb:
     if index % 2 and value < 0:
         return -((-value).root(index))
-    if value < 0 or value.contains(0) and not value == 0:
+    if value < 0 or (value.contains(0) and not value == 0):
         raise Undefined
     return value.root(index)
 

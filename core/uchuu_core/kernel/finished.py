@@ -172,7 +172,9 @@ def _has_like_terms(node: Sum, algebra: Ring) -> bool:
 def _has_open_product(node: Product) -> bool:
     numbers = [f for f in node.factors if not letters(f) and not _holds_root(f)]
     names = [f.name for f in node.factors if isinstance(f, Symbol)]
-    bases = [f.base.name for f in node.factors if isinstance(f, Power) and isinstance(f.base, Symbol)]
+    bases = [
+        f.base.name for f in node.factors if isinstance(f, Power) and isinstance(f.base, Symbol)
+    ]
     return len(numbers) > 1 or len({*names, *bases}) < len(names) + len(bases)
 
 

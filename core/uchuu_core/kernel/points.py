@@ -52,7 +52,7 @@ def raised(base: fmpq, exponent: int) -> fmpq:
         raise Undefined
     bits = max(int(base.p).bit_length(), int(base.q).bit_length())
     limits.require(
-        abs(base.p) <= 1 and base.q == 1 or bits * abs(exponent) <= limits.NUMBER_BITS,
+        (abs(base.p) <= 1 and base.q == 1) or bits * abs(exponent) <= limits.NUMBER_BITS,
         "A power in this line is too large to work out. Use smaller numbers.",
     )
     return base**exponent
@@ -137,6 +137,4 @@ def simple_points(names: tuple[str, ...], most: int = 60) -> Iterator[dict[str, 
     listed = list(pairs(_FIRST, repeat=min(len(names), 3)))
     listed.sort(key=lambda values: len(set(values)) < len(values))
     for values in listed[:most]:
-        yield {
-            name: fmpq(values[n] if n < len(values) else n + 8) for n, name in enumerate(names)
-        }
+        yield {name: fmpq(values[n] if n < len(values) else n + 8) for n, name in enumerate(names)}

@@ -43,7 +43,7 @@ class RationalFunction:
     @property
     def is_zero(self) -> bool:
         """Whether this is the zero function."""
-        return bool(self.numerator == 0)
+        return bool(self.numerator.is_zero())
 
     def minus(self, other: "RationalFunction") -> "RationalFunction":
         """Return the difference."""
@@ -64,7 +64,7 @@ class RationalFunction:
 
     def constant(self) -> fmpq | None:
         """Return the value when it is a number, else None."""
-        if self.numerator == 0:
+        if self.numerator.is_zero():
             return fmpq(0)
         ratio = self.numerator.leading_coefficient() / self.denominator.leading_coefficient()
         return ratio if self.numerator == self.denominator * ratio else None
@@ -169,7 +169,7 @@ class Ring:
 
     def _raise(self, base: fmpq_mpoly, exponent: int) -> fmpq_mpoly:
         if base.is_constant():
-            value = base.leading_coefficient() if base != 0 else fmpq(0)
+            value = base.leading_coefficient() if not base.is_zero() else fmpq(0)
             return self.constant(raised(value, exponent) if exponent else fmpq(1))
         terms = len(base)
         limits.require(
@@ -181,7 +181,7 @@ class Ring:
 
     def key(self, polynomial: fmpq_mpoly) -> Key:
         """Return *polynomial* up to a number factor, hashable."""
-        if polynomial == 0:
+        if polynomial.is_zero():
             return ()
         lead = polynomial.leading_coefficient()
         return tuple((tuple(map(int, m)), str(c / lead)) for m, c in polynomial.terms())
@@ -229,7 +229,8 @@ class Factor:
         for coefficient in self.coefficients:
             common = common * int(coefficient.q)
         whole = fmpz_poly([int((c * common).p) for c in self.coefficients])
-        return any(root.imag == 0 for root, _ in whole.complex_roots())
+        roots: list[Any] = whole.complex_roots()  # type: ignore[assignment]  # stub says acb
+        return any(root.imag == 0 for root, _ in roots)
 
     @cached_property
     def rational_zero(self) -> fmpq | None:

@@ -70,18 +70,16 @@ def branches(line: Line, most: int = 8) -> list[Line]:
     places = [
         (path, part)
         for path, part in walk(line)
-        if isinstance(part, Signed)
-        and part.sign == "+-"
-        or isinstance(part, Sum)
-        and any(t.sign == "+-" for t in part.terms)
+        if (isinstance(part, Signed) and part.sign == "+-")
+        or (isinstance(part, Sum) and any(t.sign == "+-" for t in part.terms))
     ]
     if not places:
         return [line]
     if 2 ** len(places) > most:
         raise NotRational
-    found = []
+    found: list[Line] = []
     for signs in choices("+-", repeat=len(places)):
-        branch = line
+        branch: Line = line
         for (path, part), sign in reversed(list(zip(places, signs, strict=True))):
             if isinstance(part, Sum):
                 written = tuple(

@@ -1,6 +1,5 @@
 """All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
 
-
 from uchuu_core.contract import Density, Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, ProducedLineRefused
 from uchuu_core.kernel.equality import agreement

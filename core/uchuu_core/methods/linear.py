@@ -58,7 +58,9 @@ def simplified(line: Relation) -> Iterator[Moment]:
 def _with_unworked(line: Relation, term: Term) -> Relation:
     """Return *line* with *term* written on both sides, nothing worked out."""
     written = build.total((term,))
-    sides = [build.total((*build.terms_of(s), *build.terms_of(written))) for s in (line.left, line.right)]
+    sides = [
+        build.total((*build.terms_of(s), *build.terms_of(written))) for s in (line.left, line.right)
+    ]
     return Relation(sides[0], "=", sides[1])
 
 

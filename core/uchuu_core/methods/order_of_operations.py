@@ -1,5 +1,6 @@
 """left-to-right-precedence: brackets from the inside, powers, × and ÷, + and −, equal ranks from the left."""
 
+import itertools
 from collections.abc import Iterator
 from fractions import Fraction
 from math import lcm
@@ -97,7 +98,7 @@ def _sentence(place: _Place) -> str:
 def _stretched(node: Sum, factor: int) -> Sum | None:
     """Return *node* with its first two fractions over a common denominator, None if not needed."""
     values = [numeral(term.body) for term in node.terms]
-    for place, (a, b) in enumerate(zip(values, values[1:], strict=False)):
+    for place, (a, b) in enumerate(itertools.pairwise(values)):
         if a is None or b is None:
             continue
         below = (a.denominator, b.denominator)
@@ -109,9 +110,7 @@ def _stretched(node: Sum, factor: int) -> Sum | None:
             old = terms[place + offset]
             top = abs(value.numerator) * (common // value.denominator)
             sign = old.sign if value >= 0 else build.OPPOSITE[old.sign]
-            terms[place + offset] = Term(
-                sign, Quotient(Number(str(top)), Number(str(common)))
-            )
+            terms[place + offset] = Term(sign, Quotient(Number(str(top)), Number(str(common))))
         return Sum(tuple(terms)) if factor else None
     return None
 

@@ -17,6 +17,7 @@ from uchuu_core.tree.nodes import (
     Relation,
     Root,
     Sum,
+    Term,
 )
 from uchuu_core.tree.paths import letters, rebuild, walk
 
@@ -48,7 +49,9 @@ def flattened(node: Expr) -> Expr:
     """Return *node* with sums inside sums written as one sum, and powers of letters joined."""
 
     def change(part: Line) -> Line:
-        if isinstance(part, Sum) and any(isinstance(t.body, Sum) and t.sign == "+" for t in part.terms):
+        if isinstance(part, Sum) and any(
+            isinstance(t.body, Sum) and t.sign == "+" for t in part.terms
+        ):
             return build.add(*(build.total((t,)) for t in part.terms))
         if isinstance(part, Product) and not any(isinstance(f, Sum) for f in part.factors):
             number, rest = expanding.coefficient_and_rest(part)
@@ -117,12 +120,10 @@ def _signed_terms(part: Line) -> Line:
     """Open subtracted brackets: ``a - (b + c)`` holds the bracket as a term of the sum."""
     if not isinstance(part, Sum):
         return part
-    terms = []
+    terms: list[Term] = []
     for term in part.terms:
         if isinstance(term.body, Sum) and term.sign == "-":
-            terms.extend(
-                type(term)(build.OPPOSITE[inner.sign], inner.body) for inner in term.body.terms
-            )
+            terms.extend(Term(build.OPPOSITE[inner.sign], inner.body) for inner in term.body.terms)
         else:
             terms.append(term)
     return build.total(terms)

@@ -170,9 +170,7 @@ def _units(rewrite: Rewrite) -> frozenset[str]:
     return frozenset(rewrite.units)
 
 
-def _on_part(
-    rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr
-) -> Iterator[Step]:
+def _on_part(rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr) -> Iterator[Step]:
     after = pattern(rewrite.after)
     units = _units(rewrite)
     if isinstance(wanted, Sum) and isinstance(part, Sum):
@@ -206,4 +204,3 @@ def _on_equation(rewrite: Rewrite, wanted: Relation, line: Line) -> Iterator[Ste
             if turned and isinstance(new, Relation):
                 new = Relation(new.right, "=", new.left)
             yield Step(new, (), owes)
-

@@ -156,9 +156,7 @@ def _signed_group(slot: Term, taken: list[Term]) -> Expr:
     return build.total(Term(build.OPPOSITE[term.sign], term.body) for term in taken)
 
 
-def _in_turn(
-    pairs: list[tuple[Expr, Expr]], bound: Bindings, units: Units
-) -> Iterator[Bindings]:
+def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, units: Units) -> Iterator[Bindings]:
     if not pairs:
         yield bound
         return
@@ -167,9 +165,7 @@ def _in_turn(
         yield from _in_turn(rest, found, units)
 
 
-def runs_in_sum(
-    wanted: Sum, node: Sum, units: Units
-) -> Iterator[tuple[tuple[int, ...], Bindings]]:
+def runs_in_sum(wanted: Sum, node: Sum, units: Units) -> Iterator[tuple[tuple[int, ...], Bindings]]:
     """Yield matches of *wanted* with some terms of *node*: the terms taken, and the bindings.
 
     A variable takes up to three neighbours; everything else one term.

@@ -26,7 +26,7 @@ class _Tokens(Lexer):
     def __init__(self, _conf: Any) -> None:
         pass
 
-    def lex(self, data: Any) -> Any:  # type: ignore[override]
+    def lex(self, data: Any) -> Any:
         return iter(data)
 
 

@@ -3,6 +3,7 @@
 They arrange, they do not calculate. ``without_brackets`` is the form that moves match on.
 """
 
+import itertools
 from collections.abc import Iterable
 from fractions import Fraction
 from typing import Any
@@ -52,6 +53,13 @@ def dotted(node: Expr) -> Expr:
             for f, join in zip(node.factors[1:], node.joins, strict=True)
         ),
     )
+
+
+def sign_in_front(node: Expr) -> Expr:
+    """Return a sum whose first term ``(-3)`` is written ``-3``."""
+    if not isinstance(node, Sum) or node.terms[0].sign != "+":
+        return node
+    return Sum((as_term(node.terms[0].body), *node.terms[1:]))
 
 
 def decimal(value: Fraction) -> Expr:
@@ -129,7 +137,7 @@ def product(factors: Iterable[Expr]) -> Expr:
         return ONE
     if len(flat) == 1:
         return flat[0]
-    joins = tuple(_join(a, b) for a, b in zip(flat, flat[1:], strict=False))
+    joins = tuple(_join(a, b) for a, b in itertools.pairwise(flat))
     return Product(tuple(flat), joins)
 
 

@@ -61,9 +61,7 @@ def work(problem: Problem) -> dict[str, Any]:
 def _answers(end: Line, context: Context) -> dict[str, Any]:
     if isinstance(end, Outcome):
         return {"answers": [], "outcome": end.says}
-    found = rational_solutions(
-        solution_set(end, context.unknown, context.ring), context.unknown
-    )
+    found = rational_solutions(solution_set(end, context.unknown, context.ring), context.unknown)
     return {
         "answers": [str(value) for value in found],
         "checks": [candidate_check(context.given, context.unknown, value) for value in found],

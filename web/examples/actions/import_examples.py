@@ -5,11 +5,11 @@ from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
+from api.failures import Refused
 from django.contrib.auth.models import User
 from django.db import transaction
 from jsonschema import Draft202012Validator
 
-from api.failures import Refused
 from examples.actions.save_example import create_example
 from examples.models import Example
 from examples.schemas import ExampleIn

@@ -164,7 +164,7 @@ useKeys({
         />
       </div>
       <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
-      <div v-if="!showsPose && given" class="spine">
+      <div v-if="!showsPose && given" class="spine" :class="{ hanging: !given.sides?.left }">
         <SpineLine class="top" :line="given" />
         <ol class="lines">
           <li v-for="(stop, index) in stops" :key="index">
@@ -265,28 +265,12 @@ useKeys({
   overflow-y: auto;
 }
 .spine {
-  position: relative;
-  margin-top: 1.1rem;
-  /* the spine runs through the middle of the column of stops */
-  --left-part: calc((100% - 1.6rem - 36px - 4 * 0.55rem - 0.8rem) * 1 / 3.1);
-}
-.spine::before {
-  content: '';
-  position: absolute;
-  top: 1.6rem;
-  bottom: 2.2rem;
-  left: calc(0.4rem + 1.6rem + 0.55rem + var(--left-part) + 0.55rem + 18px - 1px);
-  width: 2px;
-  background: var(--ink);
+  margin-top: 1rem;
 }
 .lines {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-.spine > *,
-.lines li {
-  position: relative;
 }
 .choosable {
   cursor: pointer;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Where a line is typed, on the spine: its stop judges while one types, Enter keeps it. */
-import { nextTick, onMounted, ref, useId } from 'vue'
+import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
-import type { StopLine } from '@/spine/types'
+import type { Mark, Sides, StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
 
 const text = defineModel<string>({ required: true })
-defineProps<{
+const props = defineProps<{
   /** The verdict on what is typed so far, once there is one. */
   stop: StopLine | null
   /** Read out before the field. */
@@ -27,6 +27,32 @@ const emit = defineEmits<{
 
 const field = ref<HTMLInputElement | null>(null)
 const hint = useId()
+/** The text that Enter was refused for: unreadable; a second Enter keeps it as it is. */
+const refused = ref<string | null>(null)
+/** The last readable form, so that the preview does not flicker while one types. */
+const sides = ref<Sides | null>(null)
+
+watch(
+  () => props.stop,
+  (stop) => {
+    if (!stop) sides.value = null
+    else if (stop.sides) sides.value = stop.sides
+  },
+)
+
+const isRefused = computed(() => props.stop?.mark === 'unreadable' && refused.value === text.value)
+const mark = computed<Mark>(() => {
+  if (!props.stop) return 'waiting'
+  return props.stop.mark === 'unreadable' && !isRefused.value ? 'waiting' : props.stop.mark
+})
+
+function enter(): void {
+  if (props.stop?.mark === 'unreadable' && !isRefused.value) {
+    refused.value = text.value
+    const at = props.stop.at ?? text.value.length
+    field.value?.setSelectionRange(at, at + 1)
+  } else emit('keep')
+}
 defineExpose({ focus: () => void nextTick(() => field.value?.focus()) })
 onMounted(() => field.value?.focus({ preventScroll: true }))
 
@@ -39,19 +65,22 @@ function pasted(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <div class="entry" :data-mark="stop?.mark ?? 'empty'">
+  <div class="entry" :data-mark="stop ? mark : 'empty'">
     <span class="number" aria-hidden="true">{{ number }}</span>
-    <div class="preview" aria-hidden="true">
-      <MathText v-if="stop?.sides?.left" :latex="stop.sides.left" display />
+    <div class="preview" :data-old="!stop?.sides" aria-hidden="true">
+      <MathText v-if="sides?.left" :latex="sides.left" display />
     </div>
-    <Stop :sign="stop?.sides?.sign ?? '='" :mark="stop?.mark ?? 'waiting'" />
-    <div class="preview right" aria-hidden="true">
-      <MathText v-if="stop?.sides" :latex="stop.sides.right" display />
+    <span class="on-spine">
+      <Stop :sign="sides?.sign ?? '='" :mark="mark" />
+    </span>
+    <div class="preview right" :data-old="!stop?.sides" aria-hidden="true">
+      <MathText v-if="sides" :latex="sides.right" display />
       <span v-else class="hint">{{ stop ? '' : words.bench.entryHint }}</span>
     </div>
     <div :id="hint" class="says" aria-live="polite">
-      <template v-if="stop">
-        <b v-if="stop.mark !== 'ok'">{{ words.stops[stop.mark] }}</b> {{ stop.words }}
+      <template v-if="stop && mark !== 'waiting'">
+        <b v-if="mark !== 'ok'">{{ words.stops[mark] }}</b> {{ stop.words }}
+        <span v-if="isRefused">{{ words.bench.keepAnyway }}</span>
       </template>
     </div>
     <input
@@ -60,9 +89,10 @@ function pasted(event: ClipboardEvent): void {
       class="typed"
       :aria-label="label"
       :aria-describedby="hint"
+      :aria-invalid="isRefused"
       autocomplete="off"
       spellcheck="false"
-      @keydown.enter.prevent="emit('keep')"
+      @keydown.enter.prevent="enter"
       @keydown.up="emit('up')"
       @keydown.escape="emit('leave')"
       @paste="pasted"
@@ -74,7 +104,7 @@ function pasted(event: ClipboardEvent): void {
 <style scoped>
 .entry {
   display: grid;
-  grid-template-columns: 1.6rem minmax(0, 1fr) 36px minmax(0, 1.15fr) minmax(9rem, 0.95fr);
+  grid-template-columns: var(--spine-columns);
   align-items: center;
   column-gap: 0.55rem;
   row-gap: 0.35rem;
@@ -96,8 +126,28 @@ function pasted(event: ClipboardEvent): void {
   justify-content: flex-end;
   overflow: hidden;
 }
+.preview[data-old='true'] {
+  opacity: 0.45;
+}
 .right {
   justify-content: flex-start;
+}
+.on-spine {
+  position: relative;
+  align-self: stretch;
+  display: grid;
+  place-items: center;
+}
+.on-spine::before {
+  content: '';
+  position: absolute;
+  left: calc(50% - 1px);
+  top: -0.3rem;
+  height: calc(50% + 0.3rem);
+  border-left: 2px dotted var(--edge);
+}
+.on-spine > * {
+  position: relative;
 }
 .hint,
 .keys {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-/** The posed problem: typeset, in words, and what is worth noticing before the first move. */
+/** The posed problem: in words, and what is worth noticing before the first move. */
 import type { Schemas } from '@/api/client'
-import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** What the core noticed. */
@@ -15,10 +15,6 @@ const emit = defineEmits<{
   work: [method: string]
 }>()
 
-function readable(text: string): string {
-  return text.replace(/-/g, '−').replace(/\*/g, '·')
-}
-
 function methodName(key: string): string {
   return key.replace(/-/g, ' ')
 }
@@ -27,7 +23,6 @@ function methodName(key: string): string {
 <template>
   <section class="given">
     <div class="row">
-      <MathText class="formula" :latex="inspected.reads.latex" display />
       <span class="spoken">{{ inspected.reads.spoken }}.</span>
       <el-tooltip content="Alt+G" :show-after="400">
         <button class="quiet-button" type="button" @click="emit('edit')">
@@ -76,13 +71,9 @@ function methodName(key: string): string {
   align-items: center;
   gap: 1.4rem;
 }
-.formula {
-  font-size: 1.45rem;
-}
 .spoken {
   color: var(--quiet);
   font-size: 0.92rem;
-  max-width: 26rem;
 }
 .notices {
   display: flex;

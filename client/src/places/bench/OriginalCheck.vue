@@ -1,42 +1,43 @@
 <script setup lang="ts">
 /** At the foot of the bench: the answer held against the given, candidate by candidate. */
+import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import CandidateCheck from '@/spine/CandidateCheck.vue'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
 
-defineProps<{
+const props = defineProps<{
   /** The judged paper; null while there is nothing to judge. */
   checked: Schemas['Checked'] | null
   /** Whether the task is to solve an equation. */
   isEquation: boolean
 }>()
 
-function readable(values: string[]): string {
-  return values.join(', ').replace(/-/g, '−')
-}
+const verdict = computed(() => {
+  if (!props.checked?.lines.length) return ''
+  const { right, finished } = props.checked.answer
+  if (props.isEquation) return right && finished ? words.bench.answerRight : ''
+  if (!right) return words.bench.answerWrong
+  return finished ? words.bench.answerRight : words.bench.answerOpen
+})
 </script>
 
 <template>
-  <section class="original" :aria-label="words.bench.original">
+  <section class="original" :aria-label="isEquation ? words.bench.original : words.bench.answer">
     <div class="head">
-      <h2>{{ words.bench.original }}</h2>
-      <span class="quiet">{{ words.bench.originalSays }}</span>
+      <h2>{{ isEquation ? words.bench.original : words.bench.answer }}</h2>
+      <span v-if="isEquation" class="quiet">{{ words.bench.originalSays }}</span>
     </div>
     <div class="body">
       <template v-if="checked?.checks?.length">
         <CandidateCheck v-for="check in checked.checks" :key="check.value" :check="check" />
       </template>
-      <span v-else-if="!isEquation && checked?.lines.length" class="answer">
-        {{ checked.answer.right ? words.bench.answerRight : words.bench.answerWrong }}
-      </span>
-      <span v-else-if="checked?.answer.right && checked.answer.finished" class="answer">
-        {{ words.bench.answerRight }}
-      </span>
+      <span v-else-if="verdict" class="answer">{{ verdict }}</span>
       <span v-else class="quiet">
-        {{ isEquation ? words.bench.noCandidate : words.bench.noCheckHere }}
+        {{ isEquation ? words.bench.noCandidate : words.bench.noAnswerYet }}
       </span>
       <span v-if="checked?.answer.finished && checked.answer.missing.length" class="warm">
-        {{ words.bench.missing }}: {{ readable(checked.answer.missing) }}
+        {{ words.bench.missing }}: {{ checked.answer.missing.map(readable).join(', ') }}
       </span>
     </div>
   </section>
@@ -50,7 +51,7 @@ function readable(values: string[]): string {
   display: grid;
   grid-template-columns: 9rem 1fr;
   gap: 1rem;
-  min-height: 5.4rem;
+  min-height: 6.2rem;
   align-items: start;
 }
 .head {

@@ -3,6 +3,7 @@
 import MathText from '@/shared/math/MathText.vue'
 import type { CheckedLine, Mark } from '@/spine/types'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** The chosen line, judged; null when none is chosen. */
@@ -11,10 +12,6 @@ defineProps<{
   number: number
   mark: Mark | null
 }>()
-
-function readable(text: string): string {
-  return text.replace(/!=/g, '≠').replace(/-/g, '−').replace(/\*/g, '·')
-}
 </script>
 
 <template>

@@ -97,6 +97,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
       mark: line && mark ? mark : 'waiting',
       sides: line?.sides ?? null,
       spoken: line?.spoken ?? text,
+      at: line?.failure?.at ?? null,
       words: line ? wordsOf(line) : '',
     }
   }

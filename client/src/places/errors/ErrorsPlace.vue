@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
 
 const entries = ref<Schemas['ErrorEntry'][]>([])
 const wanted = ref('')
@@ -23,10 +24,6 @@ const topics = computed(() => {
     entries: found.filter((entry) => entry.topic === topic),
   }))
 })
-
-function readable(text: string): string {
-  return text.replace(/-/g, '−').replace(/\*/g, '·')
-}
 </script>
 
 <template>

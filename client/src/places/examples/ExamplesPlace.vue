@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
 
 const router = useRouter()
 const rows = ref<Schemas['ExampleRow'][] | null>(null)
@@ -121,7 +122,7 @@ function start(): void {
     <table v-else-if="rows" class="list">
       <thead>
         <tr>
-          <th scope="col">{{ words.examples.title }}</th>
+          <th scope="col">{{ words.examples.name }}</th>
           <th scope="col">{{ words.examples.problem }}</th>
           <th scope="col">{{ words.examples.task }}</th>
           <th scope="col" class="count">{{ words.examples.lines }}</th>
@@ -138,7 +139,7 @@ function start(): void {
               {{ row.title || words.bench.untitled }}
             </router-link>
           </td>
-          <td class="problem">{{ row.given.replace(/-/g, '−').replace(/\*/g, '·') }}</td>
+          <td class="problem">{{ readable(row.given) }}</td>
           <td>{{ words.tasks[row.task] }}</td>
           <td class="count">{{ row.line_count }}</td>
           <td class="quiet">{{ dated(row.changed) }}</td>

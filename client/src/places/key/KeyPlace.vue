@@ -76,7 +76,7 @@ function print(): void {
     <article v-if="example && checked" class="sheet">
       <h1>{{ example.title || words.bench.untitled }}</h1>
       <p class="quiet">{{ words.tasks[example.task] }}</p>
-      <div class="spine">
+      <div class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
         <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
       </div>
       <section v-if="checked.checks?.length" class="checks">
@@ -103,8 +103,6 @@ function print(): void {
 }
 .spine {
   margin-top: 1.2rem;
-  display: grid;
-  gap: 0.35rem;
 }
 .checks {
   margin-top: 1.6rem;

@@ -153,9 +153,7 @@ def _bracket_lost(term: Term, factor: int) -> Iterator[tuple[Term, ...]]:
     match term:
         case Term("-", Quotient(Sum(terms), _, _)):
             rest = factor // _denominator(term)
-            scaled = [
-                Term(t.sign, _multiplied(rest, t.body)) for t in terms
-            ]
+            scaled = [Term(t.sign, _multiplied(rest, t.body)) for t in terms]
             first = scaled[0]
             yield (Term(build.OPPOSITE[first.sign], first.body), *scaled[1:])
             if rest != 1:

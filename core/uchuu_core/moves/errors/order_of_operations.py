@@ -3,8 +3,8 @@
 from uchuu_core.moves.conditions import (
     Above,
     Divides,
-    Numeral,
     NumberOrSum,
+    Numeral,
 )
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 

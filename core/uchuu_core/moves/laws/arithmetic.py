@@ -1,5 +1,6 @@
 """Laws of plain numbers: one operation is worked out, exactly."""
 
+import itertools
 from collections.abc import Iterator
 from fractions import Fraction
 
@@ -35,7 +36,7 @@ def _multiplied(part: Line) -> Iterator[Line]:
     if not isinstance(part, Product):
         return
     values = [numeral(factor) for factor in part.factors]
-    for place, (a, b) in enumerate(zip(values, values[1:], strict=False)):
+    for place, (a, b) in enumerate(itertools.pairwise(values)):
         if a is not None and b is not None:
             new = written(a * b, part)
             yield build.product((*part.factors[:place], new, *part.factors[place + 2 :]))

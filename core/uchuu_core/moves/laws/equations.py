@@ -131,5 +131,3 @@ LAWS = (
 def number_over(node: Expr, below: Fraction) -> Expr:
     """Write *node* divided by a number without working it out: ``15/5``, ``(x+1)/2``."""
     return Quotient(node, build.number(below)) if below != 1 else node
-
-

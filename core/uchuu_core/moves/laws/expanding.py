@@ -7,7 +7,18 @@ from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.arithmetic import written
 from uchuu_core.moves.move import Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Power, Product, Quotient, Signed, Sum, Symbol, Term
+from uchuu_core.tree.nodes import (
+    Expr,
+    Line,
+    Number,
+    Power,
+    Product,
+    Quotient,
+    Signed,
+    Sum,
+    Symbol,
+    Term,
+)
 
 
 def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
@@ -28,15 +39,18 @@ def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
                 else:
                     number *= value
             return number, build.product(others)
-        case Quotient(top, bottom, _) if (below := numeral(bottom)):
+        case Quotient(top, bottom, _) if below := numeral(bottom):
             number, rest = coefficient_and_rest(top)
             return number / below, rest
         case _:
             return Fraction(1), node
 
 
-def _alike(node: Expr) -> Expr | frozenset[tuple[str, int]]:
-    """Return what two like terms share: letters with their powers, else the part itself."""
+Kind = Expr | frozenset[tuple[str, int]]
+"""What two like terms share: letters with their powers, else the part itself."""
+
+
+def _alike(node: Expr) -> Kind:
     powers: dict[str, int] = {}
     for factor in build.factors_of(node):
         match factor:
@@ -51,24 +65,16 @@ def _alike(node: Expr) -> Expr | frozenset[tuple[str, int]]:
 
 def collected(node: Sum) -> Expr:
     """Return *node* with like terms joined, each where its first one stood."""
-    order: list[Expr | frozenset[tuple[str, int]]] = []
-    found: dict[Expr | frozenset[tuple[str, int]], tuple[Fraction, Expr, int]] = {}
+    found: dict[Kind, tuple[Fraction, Expr]] = {}
     for term in node.terms:
         number, rest = coefficient_and_rest(term.body)
         number = number if term.sign == "+" else -number
-        kind = "number" if rest == build.ONE else _alike(rest)
-        if kind not in found:
-            order.append(kind)  # type: ignore[arg-type]
-            found[kind] = (number, rest, 1)  # type: ignore[index]
-        else:
-            was, first, times = found[kind]  # type: ignore[index]
-            found[kind] = (was + number, first, times + 1)  # type: ignore[index]
-    terms: list[Term] = []
-    for kind in order:
-        number, rest, _ = found[kind]
-        if number:
-            new = _scaled(number, rest, node)
-            terms.append(build.as_term(new))
+        kind = _alike(rest)
+        before, first = found.get(kind, (Fraction(0), rest))
+        found[kind] = (before + number, first)
+    terms = [
+        build.as_term(_scaled(number, rest, node)) for number, rest in found.values() if number
+    ]
     return build.total(terms)
 
 
@@ -206,4 +212,11 @@ SPLIT_FRACTION = Move(
     refuses=("2/(x+1)", "(2x)/3"),
 )
 
-LAWS = (COLLECT, INTO_BRACKET, MINUS_INTO_BRACKET, MULTIPLY_BRACKETS, SQUARE_BINOMIAL, SPLIT_FRACTION)
+LAWS = (
+    COLLECT,
+    INTO_BRACKET,
+    MINUS_INTO_BRACKET,
+    MULTIPLY_BRACKETS,
+    SQUARE_BINOMIAL,
+    SPLIT_FRACTION,
+)

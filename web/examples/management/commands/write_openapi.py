@@ -4,10 +4,9 @@ import json
 from pathlib import Path
 from typing import Any
 
+from api.root import api
 from django.conf import settings
 from django.core.management.base import BaseCommand
-
-from api.root import api
 
 
 def schema_text() -> str:
