@@ -1,6 +1,6 @@
 """What every line of one paper is judged with: the problem, its letters, the original."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
@@ -27,6 +27,15 @@ class Context:
         """Whether the lines are equations to be solved."""
         return self.problem.task == "solve"
 
+    def solutions(self, line: Line) -> SolutionSet:
+        """Return the solutions of *line* among the numbers of the problem.
+
+        Raises:
+            NotRational, Undefined: see ``solution_set``.
+        """
+        is_complex = self.problem.numbers == "complex"
+        return solution_set(line, self.unknown, self.ring, is_complex=is_complex)
+
 
 def readable_lines(problem: Problem) -> list[Line | Failure]:
     """Return each line's tree, or why it cannot be read."""
@@ -52,7 +61,11 @@ def context_of(problem: Problem, lines: list[Line | Failure]) -> Context:
         if not isinstance(line, Failure):
             names |= letters(line)
     algebra = ring(tuple(sorted(names | {unknown} if unknown else names)))
-    return Context(problem, given, unknown, algebra, _original(given, unknown, algebra))
+    context = Context(problem, given, unknown, algebra, None)
+    try:
+        return replace(context, original=context.solutions(given))
+    except (NotRational, Undefined):
+        return context
 
 
 def guessed_unknown(given: Line, lines: list[Line | Failure]) -> str:
@@ -66,10 +79,3 @@ def guessed_unknown(given: Line, lines: list[Line | Failure]) -> str:
                 if len(getattr(side, "name", "")) and side.name in found:  # type: ignore[union-attr]
                     return side.name  # type: ignore[union-attr]
     return "x" if "x" in found else found[-1]
-
-
-def _original(given: Line, unknown: str, algebra: Ring) -> SolutionSet | None:
-    try:
-        return solution_set(given, unknown, algebra)
-    except (NotRational, Undefined):
-        return None

@@ -6,15 +6,16 @@ nothing is named.
 """
 
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from uchuu_core.checking import slips
-from uchuu_core.checking.fingerprint import NoPrint, Print, equation_print, print_of, ratio
+from uchuu_core.checking.fingerprint import NoPrint, Print, equation_print, moved_print, print_of
 from uchuu_core.checking.states import lawful_states
+from uchuu_core.checking.tidy import tidied
 from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import answers, copying, equations
 from uchuu_core.moves.move import Move, places
-from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import Line, Outcome, Relation, Sum
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
@@ -41,7 +42,7 @@ class Found:
     """One error that reproduces the line.
 
     ``steps`` counts the lawful forms between (0: from the line itself); ``closeness`` is 0 when
-    the very line comes out, 1 for equal sides, 2 for an equation up to a factor or moved terms.
+    the very line comes out, 1 for equal sides, 2 for an equation with its terms in other places.
     """
 
     error: str
@@ -56,13 +57,14 @@ class Target:
     def __init__(self, line: Line) -> None:
         self.line = without_brackets(line)
         self.shape = unordered(self.line)
+        self._tidy_shape = unordered(tidied(self.line))
         self.is_equation = isinstance(line, Relation)
         self.sides: tuple[Print, Print] | None = None
-        self.ratio: int | None = None
+        self.moved: frozenset[Print] = frozenset()
         self.print: Print | None = None
         if isinstance(line, Relation):
             self.sides = equation_print(line)
-            self.ratio = ratio(line)
+            self.moved = moved_print(line)
         elif not isinstance(line, Outcome):
             self.print = print_of(line)  # type: ignore[arg-type]
 
@@ -76,14 +78,19 @@ class Target:
             if isinstance(candidate, Relation):
                 sides = equation_print(candidate)
                 if sides == self.sides or sides == (self.sides or ())[::-1]:
-                    return 0 if unordered(candidate) == self.shape else 1
-                same = self.ratio is not None and ratio(candidate) == self.ratio
-                return 2 if same else None
+                    return self._writing(candidate)
+                return 2 if moved_print(candidate) == self.moved else None
             if print_of(candidate) == self.print:  # type: ignore[arg-type]
-                return 0 if unordered(candidate) == self.shape else 1
+                return self._writing(candidate)
         except NoPrint:
             return None
         return None
+
+    def _writing(self, candidate: Line) -> int:
+        """Return 0 when *candidate* is also written like the line, up to light tidying, else 1."""
+        if unordered(candidate) == self.shape:
+            return 0
+        return 0 if unordered(tidied(candidate)) == self._tidy_shape else 1
 
 
 def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
@@ -111,10 +118,24 @@ def _searched(states: list[Line], target: Target) -> Iterator[Found]:
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
                 if near is not None and unordered(step.result) != start_shape:
-                    hits += 1
-                    yield Found(move.key, near, steps, step.result)
+                    hits += near < 2
+                    yield _named(Found(move.key, near, steps, step.result), state)
         if hits:
             return
+
+
+def _named(found: Found, state: Line) -> Found:
+    """Name a vanished term for what it is: done on one side only when nothing else was done."""
+    if found.error == equations.ONE_SIDE_ONLY.key and (found.closeness or found.steps):
+        if _count(found.wrong) < _count(state):
+            return replace(found, error=copying.TERM_LOST.key)
+    return found
+
+
+def _count(line: Line) -> int:
+    if not isinstance(line, Relation):
+        return 0
+    return len(terms_of(line.left)) + len(terms_of(line.right))
 
 
 def directly_reproduced(before: Line, line: Line) -> Found | None:
@@ -169,7 +190,16 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
         general = 1 if not letters(before) else 0
     order = [move.key for move in ERRORS].index(found.error)
     on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
-    return (1 if last else 0, found.closeness // 2, found.steps, general, on_sides, last, order)
+    return (
+        bool(last),
+        found.closeness // 2,
+        found.steps,
+        found.closeness,
+        general,
+        on_sides,
+        last,
+        order,
+    )
 
 
 def _leads_negative(line: Line) -> bool:

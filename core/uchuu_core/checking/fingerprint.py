@@ -107,10 +107,8 @@ def equation_print(line: Relation) -> tuple[Print, Print]:
     return print_of(line.left), print_of(line.right)
 
 
-def ratio(line: Relation) -> int | None:
-    """Return a value that is the same for equations that differ by a number factor, None for 0=0."""
+def moved_print(line: Relation) -> frozenset[Print]:
+    """Return what is the same for equations that differ only in where their terms stand."""
     left, right = equation_print(line)
     first, second = (left[0] - right[0]) % PRIME, (left[1] - right[1]) % PRIME
-    if second == 0:
-        return None
-    return first * pow(second, -1, PRIME) % PRIME
+    return frozenset({(first, second), (-first % PRIME, -second % PRIME)})

@@ -16,7 +16,6 @@ from uchuu_core.kernel.solution_sets import (
     described,
     difference,
     rational_solutions,
-    solution_set,
 )
 from uchuu_core.tree.nodes import Chain, Either, Expr, Line, Outcome, Relation, Symbol, ValueSet
 from uchuu_core.tree.paths import letters
@@ -127,8 +126,8 @@ def _judged_statement(before: Line, line: Line, context: Context) -> Judgement:
     if check is not None:
         return check
     earlier = _as_relation(before)
-    was = solution_set(earlier, context.unknown, context.ring)
-    has = solution_set(now, context.unknown, context.ring)
+    was = context.solutions(earlier)
+    has = context.solutions(now)
     return _compared(earlier, was, now, has, context)
 
 
@@ -178,9 +177,7 @@ def _is_substitution(before: Line, left: fmpq, right: fmpq, context: Context) ->
     assert isinstance(given, Relation)
     if not letters(before):  # a check that goes on over several lines
         return isinstance(before, Relation)
-    candidates = rational_solutions(
-        solution_set(_as_relation(before), context.unknown, context.ring), context.unknown
-    )
+    candidates = rational_solutions(context.solutions(_as_relation(before)), context.unknown)
     for candidate in candidates:
         point = {context.unknown: candidate}
         try:
@@ -206,8 +203,9 @@ def _compared(
         return Judgement("ok", conditions=conditions)
     adds = [described(f, context.unknown) for f in has.factors - was.factors]
     drops = [described(f, context.unknown) for f in was.factors - has.factors]
-    if was.within(has) and not solved and not has.everything and not was.is_empty:
-        if _is_multiple(before, line, context):
+    if was.within(has) and not solved and not has.everything:
+        cleared = has.factors <= was.excluded  # only values that a denominator excluded came in
+        if (cleared or not was.is_empty) and _is_multiple(before, line, context):
             return Judgement("may-add", adds=sorted(adds), conditions=_as_conditions(widened))
     if has.within(was) and not was.everything:
         if _only_failing_dropped(was, has, context):

@@ -20,7 +20,6 @@ from uchuu_core.kernel.solution_sets import (
     SolutionSet,
     described,
     rational_solutions,
-    solution_set,
 )
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
@@ -128,7 +127,7 @@ def _solutions(line: Line | None, context: Context) -> SolutionSet | None:
     if line is None or not is_statement(line):
         return None
     try:
-        return solution_set(line, context.unknown, context.ring)
+        return context.solutions(line)
     except (NotRational, Undefined, Failure):
         return None
 

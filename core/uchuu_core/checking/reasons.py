@@ -65,8 +65,10 @@ def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
         for step in move.apply(start):
             if unordered(step.result) == shape:
                 return Reason(move.key, SENTENCES.get(move.key) or _both(start, end, ring))
+            if move.key not in _AT_TWO_PLACES:
+                continue
             for second in move.apply(step.result):
-                if move.key in _AT_TWO_PLACES and unordered(second.result) == shape:
+                if unordered(second.result) == shape:
                     return Reason(move.key, SENTENCES[move.key])
     try:
         return _by_values(start, end, ring)

@@ -57,7 +57,7 @@ def slips(
         if near is not None and near < 2:
             yield found(copying.NUMBER_CHANGED.key, near, 0, candidate)
     for steps, state in enumerate(states):
-        for candidate in _operated(state, written):
+        for candidate in (*_operated(state, written), *_miscalculated(state, had, new)):
             near = closeness(candidate)
             if near is not None and near < 2:
                 yield found(copying.ARITHMETIC_SLIP.key, near, steps, candidate)
@@ -72,6 +72,13 @@ def _copied(before: Line, new: list[Expr], line: Line) -> Iterator[Line]:
             yield from (replace_at(before, path, number) for number in new)
         elif isinstance(part, Symbol):
             yield from (replace_at(before, path, letter) for letter in fresh)
+
+
+def _miscalculated(state: Line, had: set[Expr], new: list[Expr]) -> Iterator[Line]:
+    """Yield *state* with a number that was worked out on the way replaced by a written one."""
+    for path, part in walk(state):
+        if isinstance(part, Number) and part not in had:
+            yield from (replace_at(state, path, number) for number in new)
 
 
 def _operated(state: Line, written: list[Expr]) -> Iterator[Line]:

@@ -229,7 +229,7 @@ class Factor:
         for coefficient in self.coefficients:
             common = common * int(coefficient.q)
         whole = fmpz_poly([int((c * common).p) for c in self.coefficients])
-        roots: list[Any] = whole.complex_roots()  # type: ignore[assignment]  # stub says acb
+        roots: list[Any] = whole.complex_roots()
         return any(root.imag == 0 for root, _ in roots)
 
     @cached_property

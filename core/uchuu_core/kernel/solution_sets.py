@@ -95,8 +95,8 @@ def branches(line: Line, most: int = 8) -> list[Line]:
 
 
 @lru_cache(maxsize=2048)
-def solution_set(line: Line, unknown: str, ring: Ring) -> SolutionSet:
-    """Return the real solutions of *line* for *unknown*.
+def solution_set(line: Line, unknown: str, ring: Ring, *, is_complex: bool = False) -> SolutionSet:
+    """Return the real solutions (with ``is_complex`` all) of *line* for *unknown*.
 
     Raises:
         NotRational: the line is not an equation of rational functions (roots, inequalities, …).
@@ -109,16 +109,16 @@ def solution_set(line: Line, unknown: str, ring: Ring) -> SolutionSet:
             return SolutionSet(frozenset(), everything=True)
         case ValueSet(members):
             named = tuple(Relation(Symbol(unknown), "=", member) for member in members)
-            return solution_set(Either(named), unknown, ring)
+            return solution_set(Either(named), unknown, ring, is_complex=is_complex)
         case Either():
-            parts = [solution_set(branch, unknown, ring) for branch in branches(line)]
+            written_out = branches(line)
         case Relation(_, "=", _):
             written_out = branches(line)
             if len(written_out) == 1:
-                return _of_equation(line, unknown, ring)
-            parts = [solution_set(branch, unknown, ring) for branch in written_out]
+                return _of_equation(line, unknown, ring, is_complex)
         case _:
             raise NotRational
+    parts = [solution_set(branch, unknown, ring, is_complex=is_complex) for branch in written_out]
     return SolutionSet(
         frozenset().union(*(p.factors for p in parts)),
         any(p.everything for p in parts),
@@ -132,12 +132,16 @@ def difference(line: Relation, ring: Ring) -> RationalFunction:
     return ring.function(line.left).minus(ring.function(line.right))
 
 
-def _of_equation(line: Relation, unknown: str, ring: Ring) -> SolutionSet:
+def _of_equation(line: Relation, unknown: str, ring: Ring, is_complex: bool) -> SolutionSet:
     excluded = denominator_factors(line, ring)
     zero = difference(line, ring)
     if zero.is_zero:
         return SolutionSet(frozenset(), True, excluded)
-    found = [f for f in ring.factors(zero.numerator) if f.has_real_zero and f not in excluded]
+    found = [
+        f
+        for f in ring.factors(zero.numerator)
+        if f not in excluded and (is_complex or f.has_real_zero)
+    ]
     has_unknown = frozenset(f for f in found if unknown in f.letters)
     others = frozenset(found) - has_unknown
     if others and not has_unknown:  # no unknown left: an equation between the other letters

@@ -13,8 +13,10 @@ from uchuu_core.moves.errors import (
     copying,
     equations,
     expanding,
+    exponents,
     fractions,
     order_of_operations,
+    rational,
     signs,
 )
 from uchuu_core.moves.laws import LAWS as _LAWS
@@ -25,6 +27,8 @@ ERRORS: tuple[Move, ...] = (
     *signs.ERRORS,
     *fractions.ERRORS,
     *expanding.ERRORS,
+    *exponents.ERRORS,
+    *rational.ERRORS,
     *equations.ERRORS,
     *answers.ERRORS,
     *copying.ERRORS,

@@ -26,8 +26,8 @@ class _Tokens(Lexer):
     def __init__(self, _conf: Any) -> None:
         pass
 
-    def lex(self, data: Any) -> Any:
-        return iter(data)
+    def lex(self, lexer_state: Any, parser_state: Any = None) -> Any:  # noqa: ARG002
+        return iter(lexer_state)
 
 
 @lru_cache(maxsize=1)
@@ -66,7 +66,7 @@ def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
         raise Unreadable("This line is empty. Type an expression or an equation.", 0)
     found = list(_TOKENS[notation](text))
     try:
-        tree = TreeBuilder(notation, juxtaposition).transform(_parser().parse(found))  # type: ignore[arg-type]
+        tree = TreeBuilder(notation, juxtaposition).transform(_parser().parse(found))
     except UnexpectedInput as unexpected:
         raise _explained(unexpected, text, found) from None
     except VisitError as wrapped:

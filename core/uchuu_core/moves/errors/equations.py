@@ -119,6 +119,12 @@ def _multiplied(factor: int, node: Expr) -> Expr:
     return build.times(factor * number, rest)
 
 
+def cleared_terms(terms: tuple[Term, ...]) -> list[Term] | None:
+    """Return *terms* times their least common denominator, None when there is none."""
+    factor = lcm(*(_denominator(term) for term in terms))
+    return None if factor == 1 else [_cleared(term, factor) for term in terms]
+
+
 def _missed_terms(line: Line) -> Iterator[Line]:
     """Clear the denominators of an equation but leave some whole terms as they were."""
     if not (isinstance(line, Relation) and line.sign == "="):
@@ -193,6 +199,8 @@ CONSTANT_AS_ANSWER = Move(
     rewrites=(
         Rewrite("x + b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
         Rewrite("x - b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
+        Rewrite("a*x + b = c", "x = b", (Numeral("a"), NotNumeral("x"), Numeral("b"))),
+        Rewrite("a*x - b = c", "x = b", (Numeral("a"), NotNumeral("x"), Numeral("b"))),
     ),
     distorts="subtract-on-both-sides",
     examples=(Example("x+7=3", "x=7"),),

@@ -34,9 +34,12 @@ EXPONENTS_ADDED = Move(
     rewrites=(
         Rewrite("a*x^n + b*x^n", "(a+b)*x^(n+n)", _COEFFICIENTS, units="ab"),
         Rewrite("a*x + b*x", "(a+b)*x^2", _COEFFICIENTS, units="ab"),
+        Rewrite("x^m + x^n", "x^(m+n)", (NotNumeral("x"),)),
+        Rewrite("x + x^n", "x^(n+1)", (NotNumeral("x"),)),
+        Rewrite("x + x", "x^2", (NotNumeral("x"),)),
     ),
     distorts="collect-like-terms",
-    examples=(Example("3y^2+5y^2", "(3+5)y^(2+2)"),),
+    examples=(Example("3y^2+5y^2", "(3+5)y^(2+2)"), Example("x+x", "x^2")),
     refuses=("3y^2*5y^2",),
 )
 

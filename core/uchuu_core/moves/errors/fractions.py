@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from math import lcm
 
-from uchuu_core.moves.conditions import Above, Numeral
+from uchuu_core.moves.conditions import Above, Divides, Numeral, numeral
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Line, Number, Quotient, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
 
 _FOUR = (Numeral("b"), Numeral("d"))
 
@@ -24,6 +24,12 @@ ADD_TOPS_AND_BOTTOMS = Move(
 )
 
 
+def _is_whole(node: Expr) -> bool:
+    """Whether *node* is a division without rest rather than a fraction."""
+    value = numeral(node)
+    return isinstance(node, Quotient) and value is not None and value.denominator == 1
+
+
 def _tops_not_scaled(part: Line) -> Iterator[Line]:
     """Write two fractions over their least common denominator with the tops unchanged."""
     if not isinstance(part, Sum):
@@ -37,7 +43,7 @@ def _tops_not_scaled(part: Line) -> Iterator[Line]:
         for t in part.terms
     ]
     common = lcm(*below) if all(below) else 1
-    if common == 1 or sum(b > 1 for b in below) == 0 or len(set(below)) == 1:
+    if common == 1 or len(set(below)) == 1 or any(_is_whole(t.body) for t in part.terms):
         return
     bottom = Number(str(common))
     yield build.total(
@@ -52,7 +58,11 @@ TOP_NOT_SCALED = Move(
     function=_tops_not_scaled,
     rewrites=(
         Rewrite("a/b + c/d", "(a+c)/(b*d)", (*_FOUR, Above("b", 1), Above("d", 1))),
-        Rewrite("a/b + c", "(a+c)/b", (Numeral("a"), Numeral("b"), Numeral("c"), Above("b", 1))),
+        Rewrite(
+            "a/b + c",
+            "(a+c)/b",
+            (Numeral("c"), Above("b", 1), Divides("a", "b", evenly=False)),
+        ),
     ),
     distorts="add-fractions",
     examples=(Example("3/4+1/6", "(3+1)/(4*6)"),),
