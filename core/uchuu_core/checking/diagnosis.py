@@ -9,14 +9,14 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 
 from uchuu_core.checking import slips
-from uchuu_core.checking.fingerprint import NoPrint, Print, equation_print, moved_print, print_of
+from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
 from uchuu_core.checking.states import lawful_states
 from uchuu_core.checking.tidy import tidied
 from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import answers, copying, equations
 from uchuu_core.moves.move import Move, places
 from uchuu_core.tree.build import terms_of, without_brackets
-from uchuu_core.tree.nodes import Line, Outcome, Relation, Sum
+from uchuu_core.tree.nodes import Chain, Either, Line, Outcome, Relation, Sum, ValueSet
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
@@ -32,6 +32,8 @@ _LAST = {
     copying.SIGN_CHANGED.key: 1,
     copying.TERM_LOST.key: 2,
 }
+_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key}
+"""Errors that are a way of ending: nothing else is done on their line."""
 SEARCHED: tuple[Move, ...] = tuple(
     move for move in ERRORS if move.key not in _NOT_SEARCHED and move.effect.value == "wrong"
 )
@@ -52,45 +54,56 @@ class Found:
 
 
 class Target:
-    """The line to reproduce, with what candidates are compared by."""
+    """The line to reproduce, with what candidates are compared by.
+
+    Raises:
+        NoPrint: the line has no fingerprint.
+    """
 
     def __init__(self, line: Line) -> None:
         self.line = without_brackets(line)
         self.shape = unordered(self.line)
         self._tidy_shape = unordered(tidied(self.line))
         self.is_equation = isinstance(line, Relation)
-        self.sides: tuple[Print, Print] | None = None
-        self.moved: frozenset[Print] = frozenset()
-        self.print: Print | None = None
+        self._at = {seed: self._values(self.line, seed) for seed in SEEDS}
+
+    @staticmethod
+    def _values(line: Line, seed: int) -> tuple[int, ...]:
         if isinstance(line, Relation):
-            self.sides = equation_print(line)
-            self.moved = moved_print(line)
-        elif not isinstance(line, Outcome):
-            self.print = print_of(line)  # type: ignore[arg-type]
+            return sides_print(line, seed)
+        if isinstance(line, (Either, Chain, ValueSet, Outcome)):
+            raise NoPrint
+        return (print_of(line, seed),)
 
     def closeness(self, candidate: Line) -> int | None:
         """Return how close *candidate* comes (see ``Found``), None when it is another line."""
-        if isinstance(candidate, Relation) is not self.is_equation or isinstance(
-            candidate, Outcome
-        ):
+        if isinstance(candidate, Relation) is not self.is_equation:
             return None
-        try:
-            if isinstance(candidate, Relation):
-                sides = equation_print(candidate)
-                if sides == self.sides or sides == (self.sides or ())[::-1]:
-                    return self._writing(candidate)
-                return 2 if moved_print(candidate) == self.moved else None
-            if print_of(candidate) == self.print:  # type: ignore[arg-type]
-                return self._writing(candidate)
-        except NoPrint:
-            return None
-        return None
+        near = None
+        for seed in SEEDS:
+            try:
+                near = _nearness(self._values(candidate, seed), self._at[seed])
+            except NoPrint:
+                return None
+            if near is None:
+                return None
+        return near if near == 2 else self._writing(candidate)
 
     def _writing(self, candidate: Line) -> int:
         """Return 0 when *candidate* is also written like the line, up to light tidying, else 1."""
         if unordered(candidate) == self.shape:
             return 0
         return 0 if unordered(tidied(candidate)) == self._tidy_shape else 1
+
+
+def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
+    """Return 1 for the same sides, 2 for the same difference of sides, else None."""
+    if values == wanted or values == wanted[::-1]:
+        return 1
+    if len(values) < 2:
+        return None
+    gap, other = (values[0] - values[1]) % PRIME, (wanted[0] - wanted[1]) % PRIME
+    return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
 def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
@@ -117,6 +130,8 @@ def _searched(states: list[Line], target: Target) -> Iterator[Found]:
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
+                if near and move.key in _EXACT_ONLY:
+                    continue
                 if near is not None and unordered(step.result) != start_shape:
                     hits += near < 2
                     yield _named(Found(move.key, near, steps, step.result), state)

@@ -24,21 +24,27 @@ from uchuu_core.tree.nodes import (
 )
 
 PRIME = (1 << 61) - 1
-_SEEDS = (911_382_323, 972_663_749)
-Print = tuple[int, int]
+SEEDS = (911_382_323, 972_663_749)
+"""Two independent points: the second is asked only where the first agrees."""
 
 
 class NoPrint(ArithmeticError):
     """The expression has no fingerprint (it divides by zero there, or holds ±)."""
 
 
-def print_of(node: Expr) -> Print:
-    """Return the fingerprint of an expression.
+def print_of(node: Expr, seed: int = SEEDS[0]) -> int:
+    """Return the fingerprint of an expression at the point *seed*.
 
     Raises:
-        NoPrint: it divides by zero at a fixed point, or its exponent is not whole.
+        NoPrint: it divides by zero there, or its exponent is not whole.
     """
-    return _value(node, _SEEDS[0]), _value(node, _SEEDS[1])
+    return _value(node, seed)
+
+
+@lru_cache(maxsize=4096)
+def _numeral(node: Number | Mixed) -> int:
+    value = node.value
+    return value.numerator * pow(value.denominator, -1, PRIME) % PRIME
 
 
 @lru_cache(maxsize=256)
@@ -56,8 +62,7 @@ def _opaque(kind: str, value: int) -> int:
 def _value(node: Any, seed: int) -> int:
     match node:
         case Number() | Mixed():
-            number = node.value
-            return number.numerator * pow(number.denominator, -1, PRIME) % PRIME
+            return _numeral(node)
         case Symbol(name):
             return _letter(name, seed)
         case Signed("-", body):
@@ -102,13 +107,6 @@ def _power(base: int, exponent: Expr, seed: int) -> int:
     return pow(base, whole, PRIME)
 
 
-def equation_print(line: Relation) -> tuple[Print, Print]:
-    """Return the fingerprints of both sides."""
-    return print_of(line.left), print_of(line.right)
-
-
-def moved_print(line: Relation) -> frozenset[Print]:
-    """Return what is the same for equations that differ only in where their terms stand."""
-    left, right = equation_print(line)
-    first, second = (left[0] - right[0]) % PRIME, (left[1] - right[1]) % PRIME
-    return frozenset({(first, second), (-first % PRIME, -second % PRIME)})
+def sides_print(line: Relation, seed: int = SEEDS[0]) -> tuple[int, int]:
+    """Return the fingerprints of both sides at the point *seed*."""
+    return _value(line.left, seed), _value(line.right, seed)

@@ -139,7 +139,11 @@ def _hold_against_original(judgement: Judgement, line: Line, context: Context) -
     if ALONE in unmet_forms(line, "solve", (), context.unknown):
         return
     has, original = _solutions(line, context), context.original
-    if has is None or original is None or original.everything:
+    if original is None:
+        judgement.verdict, judgement.proof = "unproved", "tested"
+        judgement.tested = "the given is of a kind not solved yet"
+        return
+    if has is None or original.everything:
         return
     extra = has.factors - original.factors
     if extra or has.everything:

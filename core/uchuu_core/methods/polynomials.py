@@ -116,22 +116,21 @@ def _by_law(now: Line, law: Move) -> tuple[Line, str]:
     return flattened(new), _SENTENCES[law.key].format(", ".join(shown(part) for part in met[:3]))
 
 
-def _signed_terms(part: Line) -> Line:
-    """Open subtracted brackets: ``a - (b + c)`` holds the bracket as a term of the sum."""
+def _bare_terms(part: Line) -> Line:
+    """Open bare brackets: ``a - (b + c)`` holds the bracket as a term of the sum."""
     if not isinstance(part, Sum):
         return part
     terms: list[Term] = []
     for term in part.terms:
-        if isinstance(term.body, Sum) and term.sign == "-":
-            terms.extend(Term(build.OPPOSITE[inner.sign], inner.body) for inner in term.body.terms)
-        else:
-            terms.append(term)
+        inner = term.body.terms if isinstance(term.body, Sum) else (Term("+", term.body),)
+        flip = term.sign == "-"
+        terms.extend(Term(build.OPPOSITE[t.sign] if flip else t.sign, t.body) for t in inner)
     return build.total(terms)
 
 
 def open_subtracted(line: Line) -> Line:
     """Return *line* with every subtracted bracket opened."""
-    return rebuild(line, _signed_terms)  # type: ignore[no-any-return]
+    return rebuild(line, _bare_terms)  # type: ignore[no-any-return]
 
 
 def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:

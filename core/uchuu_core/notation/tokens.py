@@ -21,6 +21,8 @@ STARTS_OPERAND = {
 }  # fmt: skip
 OPENERS = {"OPEN", "OPEN_GROUP", "OPEN_BAR", "OPEN_SET", "INDEXED_ROOT"}
 CLOSERS = {"CLOSE", "CLOSE_GROUP", "CLOSE_BAR", "CLOSE_SET", "CLOSE_INDEX"}
+_STACKED = {"CARET", "PLUS", "MINUS", "PLUS_MINUS", "SQUARE_ROOT", "CUBE_ROOT", "FRACTION"}
+_KEEPS_STACK = {"NAME", "OPEN_GROUP", "CLOSE_GROUP"}
 SUPERSCRIPTS = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
 VULGAR_FRACTIONS = {"½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8"}
 
@@ -54,6 +56,8 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
     """Tell opening from closing bars, insert ``JUXTAPOSED``, and bound digits and nesting."""
     before: Token | None = None
     open_bars: list[int] = []
+    chain = 0
+    """Signs or powers stacked on each other without a bracket: ``---x``, ``x^x^x``."""
     due = [0]
     """Per open bracket: atoms that a ``\\frac`` still takes, which multiply nothing."""
     for token in tokens:
@@ -66,6 +70,15 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
             token = Token(kind, str(token), start_pos=token.start_pos)
         if kind in ("NUMBER", "MIXED"):
             _checked_number(token)
+        if kind in _STACKED:
+            chain += 1
+            limits.require(
+                chain <= limits.NESTING,
+                f"More than {limits.NESTING} signs or powers are stacked here. Simplify the line.",
+                token.start_pos,
+            )
+        elif kind not in _KEEPS_STACK:
+            chain = 0
         if kind in STARTS_OPERAND:
             if due[-1]:
                 due[-1] -= 1

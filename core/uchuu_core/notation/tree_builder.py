@@ -100,10 +100,14 @@ class TreeBuilder(Transformer[Token, Any]):
         return Absolute(parts[-2])
 
     def square_root(self, _name: Token, body: Expr) -> Expr:
-        return Root(2, body.body if isinstance(body, Bracket) else body)
+        return Root(2, self._radicand(body))
 
     def cube_root(self, _name: Token, body: Expr) -> Expr:
-        return Root(3, body.body if isinstance(body, Bracket) else body)
+        return Root(3, self._radicand(body))
+
+    def _radicand(self, body: Expr) -> Expr:
+        """Take away the brackets by which plain notation shows how far a root reaches."""
+        return body.body if self.notation == "plain" and isinstance(body, Bracket) else body
 
     def nth_root(self, name: Token, *parts: Any) -> Expr:
         index, radicand = (part for part in parts if not isinstance(part, Token))

@@ -6,6 +6,7 @@ only brackets that could be left out are kept, as ``Bracket``. So each line has 
 
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 from typing import Literal
 
 Sign = Literal["+", "-", "+-"]
@@ -13,6 +14,11 @@ Join = Literal["", "*"]
 """How a factor is joined to the one before it: by juxtaposition or by a written sign."""
 QuotientMark = Literal["/", "÷"]
 RelationSign = Literal["=", "!=", "<", ">", "<=", ">="]
+
+
+@lru_cache(maxsize=4096)
+def _value(text: str) -> Fraction:
+    return Fraction(text)
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +30,7 @@ class Number:
     @property
     def value(self) -> Fraction:
         """The exact value."""
-        return Fraction(self.text)
+        return _value(self.text)
 
     @property
     def is_whole(self) -> bool:

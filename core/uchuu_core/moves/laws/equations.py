@@ -32,11 +32,8 @@ def scaled_side(side: Expr, factor: Fraction) -> Expr:
         number, rest = coefficient_and_rest(term.body)
         number = number * factor if term.sign == "+" else -number * factor
         if number:
-            if isinstance(rest, Sum) and number.denominator == 1 and abs(number) != 1:
-                new = build.times(number, rest)
-                terms.append(build.as_term(new))
-            else:
-                terms.append(build.as_term(build.times(number, rest)))
+            new = build.times(number, rest)
+            terms.extend(new.terms if isinstance(new, Sum) else (build.as_term(new),))
     return build.total(terms)
 
 

@@ -1,0 +1,54 @@
+"""The project's cases: every verdict, every error, every worked answer of the built topics."""
+
+from typing import Any
+
+import pytest
+
+from uchuu_core import check, problem_from, work
+from uchuu_core.testing.cases import BUILT_TOPICS, cases
+
+
+def _listed(kind: str, topics: tuple[str, ...] | None) -> list[Any]:
+    return [pytest.param(case, id=case["id"]) for case in cases(kind, topics)]
+
+
+@pytest.mark.parametrize("case", _listed("check", BUILT_TOPICS))
+def test_a_paper_is_judged_and_its_error_named(case: dict[str, Any]) -> None:
+    answer = check(problem_from(case))
+
+    lines = answer["lines"]
+    assert [line["verdict"] for line in lines] == case["verdicts"]
+    assert answer["error"] == case["error"]
+    assert answer["first_wrong"] == case["error_line"]
+    doubts = {number: line["doubt"] for number, line in enumerate(lines, 1) if "doubt" in line}
+    assert doubts == ({case["doubt_line"]: case["doubt"]} if "doubt" in case else {})
+
+
+@pytest.mark.parametrize("case", _listed("work", BUILT_TOPICS))
+def test_a_problem_is_worked_to_its_answer(case: dict[str, Any]) -> None:
+    answer = work(problem_from(case))
+
+    if "answers" in case:
+        assert sorted(answer["answers"]) == sorted(case["answers"])
+        assert all(record["holds"] for record in answer["checks"])
+    else:
+        assert answer["answer"] == case["answer"]
+    assert answer["method"] == case.get("method", answer["method"])
+
+
+_SAME = {"may-add": {"may-add", "ok"}, "unfinished": {"unfinished", "ok"}}
+
+
+@pytest.mark.parametrize("case", _listed("check", None))
+def test_no_topic_gets_a_false_verdict(case: dict[str, Any]) -> None:
+    """Where a topic is not built, a line may be undecided; it is never called what it is not."""
+    answer = check(problem_from(case))
+
+    for line, expected in zip(answer["lines"], case["verdicts"], strict=True):
+        allowed = _SAME.get(expected, {expected}) | {"unproved", "unreadable"}
+        undecided_before = any(
+            other["verdict"] in ("unproved", "unreadable") for other in answer["lines"]
+        )
+        if undecided_before and line["verdict"] == "unfinished":
+            continue
+        assert line["verdict"] in allowed, line["text"]

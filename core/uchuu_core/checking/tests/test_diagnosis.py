@@ -1,0 +1,164 @@
+"""Errors are named on lines that no case holds: one planted error at a time."""
+
+from fractions import Fraction
+
+import pytest
+from hypothesis import assume, given, settings
+from hypothesis import strategies as st
+
+from uchuu_core import check, problem_from
+from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.notation import plain
+from uchuu_core.testing.generators import linear_equations, number_expressions
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Relation
+
+PLANTED = [
+    ("evaluate", "20-6*3", "14*3", "order-add-before-multiply"),
+    ("evaluate", "5+2*(8-3)", "7*5", "order-add-before-multiply"),
+    ("evaluate", "12+8÷4", "5", "order-add-before-multiply"),
+    ("evaluate", "5+2*3^2", "5+36", "order-multiply-before-power"),
+    ("evaluate", "36÷6÷2", "36÷3", "order-multiply-before-divide"),
+    ("evaluate", "17-8+5-2", "17-13-2", "order-add-before-subtract"),
+    ("evaluate", "36/(3+6)", "12+6", "order-fraction-bar-ungrouped"),
+    ("evaluate", "18-(-4)", "14", "sign-minus-negative"),
+    ("evaluate", "-7+3", "-10", "sign-unlike-magnitudes-added"),
+    ("evaluate", "-7-3", "10", "sign-two-negatives-sum-positive"),
+    ("evaluate", "(-20)÷(-5)+1", "-4+1", "sign-product-rule"),
+    ("evaluate", "10-3^2", "10+9", "sign-square-swallows-minus"),
+    ("evaluate", "(-3)^3", "27", "sign-power-parity"),
+    ("evaluate", "2^5+1", "10+1", "exponent-as-multiplier"),
+    ("evaluate", "3/5-1/3", "2/2", "fraction-add-tops-and-bottoms"),
+    ("evaluate", "2/3+1/6", "2/6+1/6", "fraction-top-not-scaled"),
+    ("evaluate", "(1/2)÷(1/3)", "1/6", "fraction-divide-no-flip"),
+    ("evaluate", "45+38", "73", "arithmetic-slip"),
+    ("simplify", "5x-3(x-2)", "2x-6", "distribute-minus-first-term-only"),
+    ("simplify", "5x-3(x-2)", "5x-3x-2", "distribute-first-term-only"),
+    ("simplify", "3(4x+5)", "12x+18", "arithmetic-slip"),
+    ("simplify", "3x+2y", "5xy", "like-unlike-terms-joined"),
+    ("simplify", "x+x", "x^2", "like-exponents-added"),
+    ("simplify", "7n-n", "7", "like-invisible-one"),
+    ("expand", "(x+3)(x+4)", "x^2+12", "expand-first-and-last-only"),
+    ("expand", "(x-6)^2", "x^2-6x+36", "expand-middle-not-doubled"),
+    ("expand", "(x-6)^2", "x^2-12x-36", "expand-square-last-sign"),
+    ("solve", "x+9=4", "x=13", "lineq-same-sign-when-moved"),
+    ("solve", "6x-4=2x+8", "4x=4", "lineq-same-sign-when-moved"),
+    ("solve", "x+9=4", "x=4", "lineq-one-side-only"),
+    ("solve", "4x=20", "x=16", "lineq-subtracts-coefficient"),
+    ("solve", "7-x=3", "x=-4", "lineq-negative-coefficient-lost"),
+    ("solve", "3x+12=30", "x+12=10", "lineq-part-of-side-divided"),
+    ("solve", "x/4+3=5", "x+3=20", "lineq-clearing-missed-term"),
+    ("solve", "x/2-(x+1)/3=1", "3x-2x+2=6", "eq-minus-before-fraction"),
+    ("solve", "x-7=0", "x-7", "lineq-equals-zero-lost"),
+    ("solve", "2x+5=2x+5", "x=0", "lineq-identity-misread"),
+    ("solve", "3x+1=3x+4", "x=3", "lineq-contradiction-misread"),
+    ("solve", "2x+6=10", "x=6", "lineq-constant-as-answer"),
+    ("solve", "3x=7", "x=2.33", "rounded-too-early"),
+    ("solve", "5x=0", "no solution", "solution-wrongly-rejected"),
+    ("solve", "3x+8-x=15", "2x+8=51", "copy-number-changed"),
+    ("solve", "3x+8=2x+15", "3x-8=2x+15", "copy-sign-changed"),
+    ("simplify", "4x+7-2x+5", "4x-2x+5", "copy-term-lost"),
+    ("solve", "4x-1=11", "4x=12", "stop-unknown-not-alone"),
+]
+
+
+@pytest.mark.parametrize(("task", "before", "line", "error"), PLANTED)
+def test_a_planted_error_is_named(task: str, before: str, line: str, error: str) -> None:
+    answer = check(problem_from({"task": task, "given": before, "lines": [line]}))
+
+    assert answer["error"] == error
+
+
+def _paper(task: str, node: Expr | Relation) -> dict:  # type: ignore[type-arg]
+    method = METHODS[0] if task == "evaluate" else applicable(node, "solve", "x")[0]
+    lines = worked(node, method, "x" if task == "solve" else "", "board")
+    return {"task": task, "given": plain(node), "lines": [plain(m.line) for m in lines]}
+
+
+@given(linear_equations())
+@settings(max_examples=40, deadline=None)
+def test_right_work_is_never_called_wrong(problem: tuple[Relation, Fraction]) -> None:
+    answer = check(problem_from(_paper("solve", problem[0])))
+
+    assert {line["verdict"] for line in answer["lines"]} <= {"ok"}
+    assert (answer["first_wrong"], answer["answer"]["right"]) == (None, True)
+    assert all("doubt" not in line for line in answer["lines"])
+
+
+@given(number_expressions(), st.integers(1, 9), st.data())
+@settings(max_examples=60, deadline=None)
+def test_a_line_with_another_value_is_never_called_right(
+    node: Expr, shift: int, data: st.DataObject
+) -> None:
+    try:
+        paper = _paper("evaluate", node)
+    except Exception:
+        assume(False)
+    assume(paper["lines"])
+    place = data.draw(st.integers(0, len(paper["lines"]) - 1))
+    lines = [*paper["lines"][:place], f"{paper['lines'][place]} + {shift}"]
+
+    answer = check(problem_from({**paper, "lines": lines}))
+
+    assert answer["lines"][-1]["verdict"] == "wrong"
+    assert answer["lines"][-1]["counter"]
+    assert answer["first_wrong"] == len(lines)
+
+
+@given(linear_equations(), st.integers(1, 5))
+@settings(max_examples=40, deadline=None)
+def test_what_follows_from_a_wrong_line_is_follow_through(
+    problem: tuple[Relation, Fraction], shift: int
+) -> None:
+    equation, _ = problem
+    wrong = Relation(equation.left, "=", equation.right)
+    moved = f"{plain(wrong)} + {shift}"
+    rest = _paper("solve", Relation(equation.left, "=", _plus(equation.right, shift)))["lines"]
+
+    lines = [moved, *rest]
+    answer = check(problem_from({"task": "solve", "given": plain(equation), "lines": lines}))
+
+    assert answer["lines"][0]["verdict"] == "wrong"
+    assert {line["verdict"] for line in answer["lines"][1:]} <= {"ok"}
+    assert answer["answer"]["right"] is False
+
+
+def _plus(node: Expr, shift: int) -> Expr:
+    return build.add(node, build.number(shift))
+
+
+@pytest.mark.parametrize(
+    ("given_", "lines", "verdicts"),
+    [
+        ("2x+1=7", ["2x=6", "x=3", "2*3+1=7"], ["ok", "ok", "ok"]),
+        ("2x+1=7", ["2x=6", "x=3", "2*3+1=8"], ["ok", "ok", "wrong"]),
+        ("2x+1=7", ["x=6/2=3"], ["ok"]),
+        ("2x+1=7", ["x=6/2=4"], ["wrong"]),
+        ("2x+1=7", ["2x=6", "3"], ["ok", "wrong"]),
+        ("2x=6", ["x=3", "3"], ["ok", "ok"]),
+        ("2x+1=2x+5", ["1=5", "no solution"], ["ok", "ok"]),
+        ("2x+1=2x+5", ["2x+3=2x+5", "no solution"], ["wrong", "ok"]),
+        ("2x+1=2x+5", ["0=4", "0=1", "no solution"], ["ok", "ok", "ok"]),
+        ("x/2=x/2+1", ["x=x+2", "0=2", "no solution"], ["ok", "ok", "ok"]),
+        ("2x=6", ["2x=", "x=3"], ["unreadable", "ok"]),
+        ("a*x=b", ["x=b/a"], ["ok"]),
+        ("x=3", ["x^2=3x"], ["may-add"]),
+        ("x^2=3x", ["x=3"], ["loses"]),
+        ("3/(x+2)-x/(x+2)=5/(x+2)", ["3-x=5", "x=-2", "no solution"], ["may-add", "ok", "ok"]),
+        ("3/(x+2)-x/(x+2)=5/(x+2)", ["3-x=5", "x=-2"], ["may-add", "wrong"]),
+        ("2x=6", ["0=0"], ["wrong"]),
+    ],
+)
+def test_verdicts_on_unusual_lines(given_: str, lines: list[str], verdicts: list[str]) -> None:
+    record = {"task": "solve", "given": given_, "variable": "x", "lines": lines}
+    answer = check(problem_from(record))
+
+    assert [line["verdict"] for line in answer["lines"]] == verdicts
+
+
+def test_nothing_is_named_when_nothing_fits() -> None:
+    answer = check(problem_from({"task": "evaluate", "given": "7*8-20", "lines": ["x^3"]}))
+
+    assert answer["lines"][0]["verdict"] == "wrong"
+    assert answer["lines"][0]["error"] is None
+    assert answer["lines"][0]["counter"]

@@ -1,0 +1,135 @@
+"""Methods: every line follows, nothing is lost, and the answer is the known one."""
+
+from fractions import Fraction
+
+import pytest
+import sympy
+from hypothesis import assume, given, settings
+
+from uchuu_core import Failure, problem_from, work
+from uchuu_core.contract import Density
+from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.finished import is_finished_number, unmet_forms
+from uchuu_core.kernel.points import Undefined, value_at
+from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.methods.method import at_density
+from uchuu_core.notation import plain, read
+from uchuu_core.testing.generators import linear_equations, number_expressions, polynomials
+from uchuu_core.tree.nodes import Expr, Relation, Symbol
+
+DENSITIES: tuple[Density, ...] = ("fine", "board", "key")
+
+
+@given(linear_equations())
+@settings(max_examples=60, deadline=None)
+def test_every_linear_method_reaches_the_known_solution(
+    problem: tuple[Relation, Fraction],
+) -> None:
+    equation, solution = problem
+
+    for method in applicable(equation, "solve", "x"):
+        lines = worked(equation, method, "x", "board")
+        end = lines[-1].line if lines else equation
+
+        assert isinstance(end, Relation)
+        assert end.left == Symbol("x")
+        assert value_at(end.right, {}) == value_at(read(str(solution)), {})  # type: ignore[arg-type]
+        assert unmet_forms(end, "solve", (), "x") == ()
+
+
+@given(number_expressions())
+@settings(max_examples=150, deadline=None)
+def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
+    try:
+        value_at(node, {})
+    except Undefined:
+        assume(False)
+    text = plain(node).replace("^", "**").replace("÷", "/")
+    expected = sympy.sympify(text, rational=True)
+
+    lines = worked(node, METHODS[0], "", "board")
+    end = lines[-1].line if lines else node
+
+    assert is_finished_number(end)  # type: ignore[arg-type]
+    assert sympy.Rational(plain(end).replace(" ", "")) == expected
+
+
+@given(polynomials())
+@settings(max_examples=100, deadline=None)
+def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
+    methods = [m for m in applicable(node, "expand", "") if m.key == "expand-and-collect"]
+    assume(methods)
+    try:
+        lines = worked(node, methods[0], "", "board")
+    except Failure as refusal:
+        assert refusal.code == "out-of-scope"
+        return
+
+    for moment in lines:
+        assert agreement(node, moment.line).verdict == "equal"  # type: ignore[arg-type]
+
+
+@given(linear_equations())
+@settings(max_examples=60, deadline=None)
+def test_density_only_leaves_lines_out(problem: tuple[Relation, Fraction]) -> None:
+    equation, _ = problem
+    method = applicable(equation, "solve", "x")[0]
+    moments = list(method.moments(equation, "x"))
+
+    fine, board, key = ([m.line for m in at_density(moments, density)] for density in DENSITIES)
+
+    assert len(fine) >= len(board) >= len(key)
+    assert set(key) <= set(board) <= set(fine)
+
+
+def _work(**record: object) -> dict:  # type: ignore[type-arg]
+    return work(problem_from({"task": "solve", **record}))
+
+
+def test_the_board_of_a_linear_equation_is_what_a_teacher_writes() -> None:
+    answer = _work(given="5x - 3 = 2x + 12")
+
+    assert [line["text"] for line in answer["lines"]] == ["3x - 3 = 12", "3x = 15", "x = 5"]
+    assert [line["says"] for line in answer["lines"]] == [
+        "Subtract 2x on both sides.",
+        "Add 3 on both sides.",
+        "Divide both sides by 3.",
+    ]
+    assert answer["answers"] == ["5"]
+    [check] = answer["checks"]
+    assert (check["left"], check["right"], check["holds"]) == ("22", "22", True)
+
+
+def test_one_rank_at_a_time_from_the_innermost_bracket() -> None:
+    answer = _work(task="evaluate", given="18 - 3*(7 - 2)")
+
+    assert [line["text"] for line in answer["lines"]] == ["18 - 3*5", "18 - 15", "3"]
+
+
+@pytest.mark.parametrize(
+    ("given_", "outcome"),
+    [("2(x+5)=2x+3", "no solution"), ("3(x+2)-x=2x+6", "all real numbers")],
+)
+def test_equations_that_lose_their_unknown_end_in_words(given_: str, outcome: str) -> None:
+    answer = _work(given=given_)
+
+    assert (answer["outcome"], answer["answers"]) == (outcome, [])
+
+
+@pytest.mark.parametrize(
+    ("record", "code", "words"),
+    [
+        ({"given": "5x=3", "method": "clear-fractions"}, "method-does-not-apply", "denominator"),
+        ({"given": "x+x=3", "method": "undo-in-reverse-order"}, "method-does-not-apply", "once"),
+        ({"given": "x^2=4"}, "out-of-scope", "power above one"),
+        ({"given": "5x"}, "out-of-scope", "not an equation"),
+        ({"given": "1/0", "task": "evaluate"}, "out-of-scope", "divides by zero"),
+        ({"given": "5x=3", "method": "quadratic-formula"}, "method-does-not-apply", "not a method"),
+    ],
+)
+def test_a_refusal_says_why(record: dict[str, str], code: str, words: str) -> None:
+    with pytest.raises(Failure) as caught:
+        _work(**record)
+
+    assert caught.value.code == code
+    assert words in caught.value.message

@@ -1,0 +1,60 @@
+"""Comparing and rebuilding trees."""
+
+from fractions import Fraction
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from uchuu_core.notation import plain, read
+from uchuu_core.testing.generators import expressions
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Sum
+from uchuu_core.tree.paths import depth, rebuild, replace_at, walk
+from uchuu_core.tree.shape import unordered
+
+
+@given(expressions())
+def test_every_part_is_at_its_path(node: Expr) -> None:
+    for path, part in walk(node):
+        assert replace_at(node, path, part) == node
+    assert depth(node) >= 1
+
+
+@given(expressions())
+def test_rebuilding_without_a_change_gives_the_same_tree(node: Expr) -> None:
+    assert rebuild(node, lambda part: part) == node
+
+
+@given(expressions())
+def test_order_of_terms_does_not_matter_for_the_shape(node: Expr) -> None:
+    def turn(part: object) -> object:
+        if isinstance(part, Sum):
+            return Sum(tuple(reversed(part.terms)))
+        return part
+
+    assert unordered(rebuild(node, turn)) == unordered(node)
+
+
+@pytest.mark.parametrize(
+    ("one", "other", "same"),
+    [
+        ("2(x+1)", "(1+x)*2", True),
+        ("a-(b-c)", "a-b+c", True),
+        ("x=3", "3=x", True),
+        ("2x+3", "2x-3", False),
+        ("2/3", "3/2", False),
+        ("4/2", "2", False),
+    ],
+)
+def test_shape_forgets_order_and_brackets_but_calculates_nothing(
+    one: str, other: str, same: bool
+) -> None:
+    assert (unordered(read(one)) == unordered(read(other))) is same
+
+
+@given(st.fractions(max_denominator=400))
+def test_a_decimal_is_written_only_where_it_ends(value: Fraction) -> None:
+    text = plain(build.decimal(value))
+
+    assert Fraction(text) == value
