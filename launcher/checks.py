@@ -58,7 +58,7 @@ def _everything() -> dict[str, list[object]]:
     return {
         "lint": [_lint],
         "types": [_types],
-        "core": [lambda: _pytest("core tests", "core")],
+        "core": [lambda: _pytest("core tests", "core", "--doctest-modules")],
         "web": [lambda: _pytest("server tests", "web")],
         "client": [_client],
         "browser": [_browser],

@@ -39,14 +39,27 @@ def _ready() -> ProcessPool:
         return _pool
 
 
-def close() -> None:
-    """End the workers."""
+def close(*, forget: bool = True) -> None:
+    """End the workers; ``forget=False`` leaves the ended pool in place, as a crash would."""
     global _pool
     with _lock:
         if _pool is not None:
             _pool.stop()  # type: ignore[no-untyped-call]
             _pool.join()
-            _pool = None
+            _pool = None if forget else _pool
+
+
+def _scheduled(operation: str, record: dict[str, Any]) -> Any:
+    """Hand the call to a worker; a pool that has broken down is made anew, once."""
+    for attempt in (1, 2):
+        try:
+            return _ready().schedule(
+                worker.answer, args=(operation, record), timeout=settings.ALGEBRA_SECONDS
+            )
+        except RuntimeError:
+            if attempt == 2:
+                raise
+            close()
 
 
 def run(operation: str, record: dict[str, Any]) -> dict[str, Any]:
@@ -55,11 +68,8 @@ def run(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     Raises:
         Failure: what the core refuses, or ``TookTooLong``.
     """
-    future = _ready().schedule(
-        worker.answer, args=(operation, record), timeout=settings.ALGEBRA_SECONDS
-    )
     try:
-        answer: dict[str, Any] = future.result()
+        answer: dict[str, Any] = _scheduled(operation, record).result()
     except (Late, ProcessExpired):
         seconds = f"{settings.ALGEBRA_SECONDS:g}"
         raise TookTooLong(

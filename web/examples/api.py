@@ -7,7 +7,7 @@ from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
 from django.db.models import QuerySet
 from django.http import HttpRequest
-from ninja import Body, Router
+from ninja import Body, Router, Status
 
 from examples.actions.import_examples import import_examples
 from examples.actions.put_aside import bring_back, put_aside
@@ -35,9 +35,9 @@ def listed(request: HttpRequest) -> QuerySet[Example]:
 
 
 @router.post("", response={201: ExampleOut, 401: FailureRecord})
-def create(request: HttpRequest, body: ExampleIn) -> tuple[int, Example]:
+def create(request: HttpRequest, body: ExampleIn) -> Status[Example]:
     """Store a new example."""
-    return 201, create_example(teacher=teacher_of(request), content=body)
+    return Status(201, create_example(teacher=teacher_of(request), content=body))
 
 
 @router.get("/export", response=ExampleFile)
@@ -48,10 +48,10 @@ def export_all(request: HttpRequest) -> dict[str, Any]:
 
 
 @router.post("/import", response={201: Imported, 422: FailureRecord, 401: FailureRecord})
-def import_all(request: HttpRequest, body: Body[dict[str, Any]]) -> tuple[int, dict[str, int]]:
+def import_all(request: HttpRequest, body: Body[dict[str, Any]]) -> Status[dict[str, int]]:
     """Store the examples of a document in the exchange format, all or none."""
     stored = import_examples(teacher=teacher_of(request), document=body)
-    return 201, {"count": len(stored)}
+    return Status(201, {"count": len(stored)})
 
 
 @router.get("/{identity}", response={200: ExampleOut, **_MISSING})
@@ -72,14 +72,14 @@ def save(request: HttpRequest, identity: UUID, body: ExampleSave) -> Any:
         raise Refused(404, "not-found", "This example is not there (any more).") from None
     except StaleVersion as stale:
         message = "This example was changed in another window."
-        return 409, {"code": "stale", "message": message, "current": stale.current}
+        return Status(409, {"code": "stale", "message": message, "current": stale.current})
 
 
 @router.delete("/{identity}", response={204: None, **_MISSING})
-def remove(request: HttpRequest, identity: UUID) -> tuple[int, None]:
+def remove(request: HttpRequest, identity: UUID) -> Status[None]:
     """Put an example aside; it can be brought back."""
     put_aside(example=one_of(teacher_of(request), identity))
-    return 204, None
+    return Status(204, None)
 
 
 @router.post("/{identity}/restore", response={200: ExampleOut, **_MISSING})

@@ -6,7 +6,7 @@ from axes.handlers.proxy import AxesProxyHandler
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest, HttpResponse
 from django.views.decorators.csrf import ensure_csrf_cookie
-from ninja import Router, Schema
+from ninja import Router, Schema, Status
 from ninja.decorators import decorate_view
 
 router = Router()
@@ -52,7 +52,7 @@ def _locked() -> Refused:
 
 
 @router.delete("", response={204: None})
-def sign_out(request: HttpRequest, response: HttpResponse) -> tuple[int, None]:
+def sign_out(request: HttpRequest, response: HttpResponse) -> Status[None]:
     """Sign out."""
     logout(request)
-    return 204, None
+    return Status(204, None)

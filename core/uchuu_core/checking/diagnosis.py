@@ -7,6 +7,7 @@ nothing is named.
 
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 from uchuu_core.checking import slips
 from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
@@ -106,6 +107,7 @@ def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
     return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
+@lru_cache(maxsize=2048)  # a paper is judged again with every key; only its last line is new
 def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
     """Return every error that leads from *before* to *line*, best first; empty when none does."""
     try:
@@ -153,6 +155,7 @@ def _count(line: Line) -> int:
     return len(terms_of(line.left)) + len(terms_of(line.right))
 
 
+@lru_cache(maxsize=2048)
 def directly_reproduced(before: Line, line: Line) -> Found | None:
     """Return an error that gives exactly this writing from *before*, as no lawful form does.
 

@@ -4,6 +4,7 @@ A reason is shown only where it reproduces the line; a line may be right without
 """
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, Ring
@@ -55,6 +56,7 @@ class Reason:
     says: str
 
 
+@lru_cache(maxsize=2048)
 def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
     """Return the reason of a line that the kernel has called right, None when none is found."""
     start, end = without_brackets(before), without_brackets(line)

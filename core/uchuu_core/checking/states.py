@@ -31,7 +31,7 @@ _ON_EQUATIONS: tuple[Move, ...] = (
     equations.DIVIDE_BOTH,
     equations.MULTIPLY_BOTH,
 )
-MOST_STATES = 40
+MOST_STATES = 30
 
 
 def lawful_states(line: Line, most: int = MOST_STATES) -> list[Line]:

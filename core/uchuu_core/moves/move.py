@@ -6,10 +6,11 @@ A move yields *steps*; whether a step is true is the kernel's business, never th
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from enum import Enum
+from functools import lru_cache
 from typing import Literal
 
 from uchuu_core.moves.conditions import Condition, Nonzero
-from uchuu_core.moves.pattern import EMPTY, filled, matches, pattern, runs_in_sum
+from uchuu_core.moves.pattern import EMPTY, Rules, filled, matches, pattern, runs_in_sum
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Power, Product, Quotient, Relation, Signed, Sum, Term
 from uchuu_core.tree.paths import Path, children, replace_at, walk
@@ -166,15 +167,20 @@ def _owed(rewrite: Rewrite, bound: dict[str, Expr]) -> tuple[Expr, ...] | None:
     return tuple(bound[c.name] for c in rewrite.conditions if isinstance(c, Nonzero))
 
 
-def _units(rewrite: Rewrite) -> frozenset[str]:
-    return frozenset(rewrite.units)
+@lru_cache(maxsize=1024)
+def _rules(rewrite: Rewrite) -> Rules:
+    by_name: dict[str, tuple[Condition, ...]] = {}
+    for condition in rewrite.conditions:
+        if len(condition.names) == 1:
+            by_name[condition.names[0]] = (*by_name.get(condition.names[0], ()), condition)
+    return Rules(frozenset(rewrite.units), by_name)
 
 
 def _on_part(rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr) -> Iterator[Step]:
     after = pattern(rewrite.after)
-    units = _units(rewrite)
+    rules = _rules(rewrite)
     if isinstance(wanted, Sum) and isinstance(part, Sum):
-        for taken, found in runs_in_sum(wanted, part, units):
+        for taken, found in runs_in_sum(wanted, part, rules):
             owes = _owed(rewrite, dict(found))
             if owes is None:
                 continue
@@ -183,7 +189,7 @@ def _on_part(rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr)
             terms[taken[0] : taken[0]] = _as_terms(new)  # type: ignore[arg-type]
             yield Step(_put(line, path, build.total(terms)), path, owes)
         return
-    for found in matches(wanted, part, EMPTY, units):
+    for found in matches(wanted, part, EMPTY, rules):
         owes = _owed(rewrite, dict(found))
         if owes is not None:
             yield Step(_put(line, path, filled(after, found)), path, owes)
@@ -193,10 +199,10 @@ def _on_equation(rewrite: Rewrite, wanted: Relation, line: Line) -> Iterator[Ste
     if not (isinstance(line, Relation) and line.sign == "="):
         return
     after = pattern(rewrite.after)
-    units = _units(rewrite)
+    rules = _rules(rewrite)
     for turned in (False, True):
         sides = Relation(line.right, "=", line.left) if turned else line
-        for found in matches(wanted, sides, EMPTY, units):
+        for found in matches(wanted, sides, EMPTY, rules):
             owes = _owed(rewrite, dict(found))
             if owes is None:
                 continue

@@ -5,12 +5,13 @@ a variable of a sum or product takes several neighbours at once; ``+ b`` also fi
 b = −3; and a *unit variable* (a coefficient) fits the unwritten 1 of ``x``.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
 from functools import lru_cache
 from itertools import product as choices
 from types import MappingProxyType
 
-from uchuu_core.moves.conditions import Bindings
+from uchuu_core.moves.conditions import Bindings, Condition
 from uchuu_core.notation import read
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -30,7 +31,23 @@ from uchuu_core.tree.nodes import (
 )
 from uchuu_core.tree.paths import children, with_children
 
-Units = frozenset[str]
+
+@dataclass(frozen=True, slots=True)
+class Rules:
+    """What a rewrite asks of its variables while it is matched.
+
+    ``units``: coefficients that also fit the unwritten 1. ``by_name``: the conditions that look at
+    one variable alone; asking them when it is bound prunes most of the search.
+    """
+
+    units: frozenset[str]
+    by_name: Mapping[str, tuple[Condition, ...]]
+
+    def allow(self, name: str, node: Expr) -> bool:
+        """Return whether *name* may be bound to *node*."""
+        return all(condition.holds({name: node}) for condition in self.by_name.get(name, ()))
+
+
 EMPTY: Bindings = MappingProxyType({})
 _MOST_PARTS = 6
 """Sums and products longer than this are matched by neighbouring parts only."""
@@ -42,45 +59,45 @@ def pattern(text: str) -> Line:
     return build.without_brackets(read(text, "plain"))  # type: ignore[no-any-return]
 
 
-def matches(wanted: Line, node: Line, bound: Bindings, units: Units) -> Iterator[Bindings]:
+def matches(wanted: Line, node: Line, bound: Bindings, rules: Rules) -> Iterator[Bindings]:
     """Yield every way in which *node* as a whole fits *wanted*, extending *bound*."""
     match wanted, node:
         case Symbol(name), _:
             if name in bound:
                 if bound[name] == node:
                     yield bound
-            elif not isinstance(node, Relation):
+            elif not isinstance(node, Relation) and rules.allow(name, node):
                 yield {**bound, name: node}  # type: ignore[dict-item]
         case Number(), Number():
             if wanted.value == node.value:
                 yield bound
         case Product(), Product():
-            yield from _parts(wanted.factors, node.factors, bound, units)
+            yield from _parts(wanted.factors, node.factors, bound, rules)
         case Product(), Signed("-", Product() as body):
-            yield from matches(wanted, _negated_first(body), bound, units)
+            yield from matches(wanted, _negated_first(body), bound, rules)
         case Quotient(), Signed("-", Quotient(above, below, mark)):
-            yield from matches(wanted, Quotient(build.negative(above), below, mark), bound, units)
-        case Product((Symbol(name), other), _), _ if name in units and _may_be_unit(node):
-            for found in matches(Symbol(name), build.ONE, bound, units):
-                yield from matches(other, node, found, units)
+            yield from matches(wanted, Quotient(build.negative(above), below, mark), bound, rules)
+        case Product((Symbol(name), other), _), _ if name in rules.units and _may_be_unit(node):
+            for found in matches(Symbol(name), build.ONE, bound, rules):
+                yield from matches(other, node, found, rules)
         case Sum(), Sum():
-            yield from _terms(wanted.terms, node.terms, bound, units)
+            yield from _terms(wanted.terms, node.terms, bound, rules)
         case Signed("-", inner), Signed("-", body):
-            yield from matches(inner, body, bound, units)
+            yield from matches(inner, body, bound, rules)
         case Quotient(top, bottom, mark), Quotient(above, below, written):
             if mark == "/" or mark == written:
-                for found in matches(top, above, bound, units):
-                    yield from matches(bottom, below, found, units)
+                for found in matches(top, above, bound, rules):
+                    yield from matches(bottom, below, found, rules)
         case Power(base, exponent), Power(below, above):
-            for found in matches(base, below, bound, units):
-                yield from matches(exponent, above, found, units)
+            for found in matches(base, below, bound, rules):
+                yield from matches(exponent, above, found, rules)
         case Root(index, inner), Root(other_index, body) if index == other_index:
-            yield from matches(inner, body, bound, units)
+            yield from matches(inner, body, bound, rules)
         case Absolute(inner), Absolute(body):
-            yield from matches(inner, body, bound, units)
+            yield from matches(inner, body, bound, rules)
         case Relation(left, "=", right), Relation(first, "=", second):
-            for found in matches(left, first, bound, units):
-                yield from matches(right, second, found, units)
+            for found in matches(left, first, bound, rules):
+                yield from matches(right, second, found, rules)
         case _:
             return
 
@@ -115,7 +132,7 @@ def _parts(
     wanted: tuple[Expr, ...],
     factors: tuple[Expr, ...],
     bound: Bindings,
-    units: Units,
+    rules: Rules,
 ) -> Iterator[Bindings]:
     for split in _splits(len(factors), len(wanted)):
         if any(
@@ -124,11 +141,11 @@ def _parts(
         ):
             continue
         groups = [build.product(factors[n] for n in taken) for taken in split]
-        yield from _in_turn(list(zip(wanted, groups, strict=True)), bound, units)
+        yield from _in_turn(list(zip(wanted, groups, strict=True)), bound, rules)
 
 
 def _terms(
-    wanted: tuple[Term, ...], terms: tuple[Term, ...], bound: Bindings, units: Units
+    wanted: tuple[Term, ...], terms: tuple[Term, ...], bound: Bindings, rules: Rules
 ) -> Iterator[Bindings]:
     for split in _splits(len(terms), len(wanted)):
         if any(
@@ -141,7 +158,7 @@ def _terms(
         pairs: list[tuple[Expr, Expr]] = []
         for slot, taken in zip(wanted, split, strict=True):
             pairs.append((slot.body, _signed_group(slot, [terms[n] for n in taken])))
-        yield from _in_turn(pairs, bound, units)
+        yield from _in_turn(pairs, bound, rules)
 
 
 def _hides_sign(slot: Term, taken: list[Term]) -> bool:
@@ -156,25 +173,25 @@ def _signed_group(slot: Term, taken: list[Term]) -> Expr:
     return build.total(Term(build.OPPOSITE[term.sign], term.body) for term in taken)
 
 
-def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, units: Units) -> Iterator[Bindings]:
+def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, rules: Rules) -> Iterator[Bindings]:
     if not pairs:
         yield bound
         return
     (wanted, node), *rest = pairs
-    for found in matches(wanted, node, bound, units):
-        yield from _in_turn(rest, found, units)
+    for found in matches(wanted, node, bound, rules):
+        yield from _in_turn(rest, found, rules)
 
 
-def runs_in_sum(wanted: Sum, node: Sum, units: Units) -> Iterator[tuple[tuple[int, ...], Bindings]]:
+def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[tuple[tuple[int, ...], Bindings]]:
     """Yield matches of *wanted* with some terms of *node*: the terms taken, and the bindings.
 
     A variable takes up to three neighbours; everything else one term.
     """
-    yield from _runs(list(wanted.terms), node, frozenset(), EMPTY, units)
+    yield from _runs(list(wanted.terms), node, frozenset(), EMPTY, rules)
 
 
 def _runs(
-    slots: list[Term], node: Sum, used: frozenset[int], bound: Bindings, units: Units
+    slots: list[Term], node: Sum, used: frozenset[int], bound: Bindings, rules: Rules
 ) -> Iterator[tuple[tuple[int, ...], Bindings]]:
     if not slots:
         yield tuple(sorted(used)), bound
@@ -190,8 +207,8 @@ def _runs(
             if _hides_sign(slot, listed):
                 continue
             group = _signed_group(slot, listed)
-            for found in matches(slot.body, group, bound, units):
-                yield from _runs(rest, node, used | taken, found, units)
+            for found in matches(slot.body, group, bound, rules):
+                yield from _runs(rest, node, used | taken, found, rules)
 
 
 def filled(template: Line, bound: Bindings) -> Line:

@@ -1,0 +1,101 @@
+"""The algebra over the API: in worker processes, with a hard time limit."""
+
+import time
+from typing import Any
+
+import pytest
+
+from algebra import pool, worker
+from algebra.tests import misbehaving
+from conftest import ApiClient
+
+
+def test_a_paper_is_judged_and_its_error_named(ada: ApiClient) -> None:
+    body = {"task": "solve", "given": "3(2x-5)=9", "lines": ["6x-5=9", "6x=14", "x=7/3"]}
+
+    found = ada.call("POST", "/algebra/check", body).json()
+
+    assert [line["verdict"] for line in found["lines"]] == ["wrong", "ok", "ok"]
+    error = found["lines"][0]["error"]
+    assert error["id"] == "distribute-first-term-only"
+    assert error["instead"] == "6x - 15 = 9"
+    assert found["lines"][0]["counter"] == "x = 4 fits the line before; here 19 is not 9."
+    assert found["answer"]["missing"] == ["x = 4"]
+
+
+def test_reading_gives_typeset_and_spoken_forms(ada: ApiClient) -> None:
+    found = ada.call("POST", "/algebra/read", {"text": "5x-3=2x+12"}).json()
+
+    assert found["sides"] == {"left": "5x-3", "sign": "=", "right": "2x+12"}
+    assert found["spoken"] == "5 x minus 3 equals 2 x plus 12"
+
+
+def test_an_unreadable_given_says_where(ada: ApiClient) -> None:
+    reply = ada.call("POST", "/algebra/read", {"text": "2x + (3"})
+
+    assert (reply.status_code, reply.json()["at"]) == (422, 7)
+
+
+@pytest.mark.parametrize(
+    "text",
+    ["9^9^9^9", "(" * 10_000, "9" * 10_000, "(a+b+x+y+1)^100", "<script>alert(1)</script>"],
+    ids=["tower", "brackets", "digits", "expansion", "markup"],
+)
+def test_hostile_input_is_refused_well_within_a_second(ada: ApiClient, text: str) -> None:
+    ada.call("POST", "/algebra/read", {"text": "x"})  # the workers are warm
+    started = time.monotonic()
+
+    reply = ada.call("POST", "/algebra/check", {"task": "simplify", "given": text, "lines": ["1"]})
+
+    assert time.monotonic() - started < 2
+    assert reply.status_code in (200, 413, 422)
+    if reply.status_code == 200:
+        assert reply.json()["lines"][0]["verdict"] in ("unproved", "wrong")
+    assert ada.call("POST", "/algebra/read", {"text": "x"}).status_code == 200
+
+
+@pytest.mark.parametrize("misbehave", [misbehaving.sleep, misbehaving.die])
+def test_a_call_that_hangs_or_dies_is_ended_and_the_next_one_works(
+    ada: ApiClient, settings: Any, monkeypatch: pytest.MonkeyPatch, misbehave: Any
+) -> None:
+    settings.ALGEBRA_SECONDS = 0.5
+    with monkeypatch.context() as patched:
+        patched.setattr(worker, "answer", misbehave)
+        reply = ada.call("POST", "/algebra/read", {"text": "x"})
+    settings.ALGEBRA_SECONDS = 10
+
+    assert (reply.status_code, reply.json()["code"]) == (504, "time-out")
+    assert ada.call("POST", "/algebra/read", {"text": "x"}).status_code == 200
+
+
+def test_a_broken_pool_is_made_anew(ada: ApiClient) -> None:
+    ada.call("POST", "/algebra/read", {"text": "x"})
+    pool.close(forget=False)
+
+    assert ada.call("POST", "/algebra/read", {"text": "x"}).status_code == 200
+
+
+def test_a_bug_of_ours_is_not_shown_as_an_answer(monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(worker, "_OPERATIONS", {"work": lambda _: 1 / 0})
+
+    with pytest.raises(ZeroDivisionError):
+        worker.answer("work", {"task": "solve", "given": "x=1"})
+    assert pool.TookTooLong.code == "time-out"
+
+
+def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
+    before = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
+
+    rules = {"juxtaposition": "tighter", "density": "key"}
+    assert ada.call("PUT", "/house", rules).json() == rules
+    after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
+
+    assert (before, after) == ("(1/2)x", "1/(2x)")
+    assert ada.call("GET", "/house").json() == rules
+
+
+def test_the_catalogue_is_served_with_its_repairs(ada: ApiClient) -> None:
+    found = ada.call("GET", "/algebra/errors").json()
+
+    assert len(found) >= 30
+    assert all(entry["wrong"] and entry["right"] and entry["repair"] for entry in found)

@@ -1,0 +1,134 @@
+"""Examples: each teacher's own, versions, putting aside, the exchange format."""
+
+import json
+from pathlib import Path
+from typing import Any
+
+import pytest
+from django.conf import settings
+from django.contrib.auth.models import User
+from django.core.management import call_command
+from pytest_django import DjangoAssertNumQueries
+
+from conftest import ApiClient
+from examples.models import Example
+
+CONTENT = {"title": "One", "task": "solve", "given": "2x = 6", "lines": ["x = 3", "what? ("]}
+
+
+def _created(client: ApiClient) -> dict[str, Any]:
+    reply = client.call("POST", "/examples", CONTENT)
+    assert reply.status_code == 201
+    found: dict[str, Any] = reply.json()
+    return found
+
+
+def test_what_was_typed_comes_back_unreadable_or_not(ada: ApiClient) -> None:
+    stored = _created(ada)
+
+    found = ada.call("GET", f"/examples/{stored['id']}").json()
+
+    assert {key: found[key] for key in CONTENT} == CONTENT
+
+
+def test_each_teacher_sees_only_their_own(ada: ApiClient, ben: ApiClient) -> None:
+    stored = _created(ada)
+    path = f"/examples/{stored['id']}"
+
+    replies = [
+        ben.call("GET", path),
+        ben.call("PUT", path, {**CONTENT, "version": 1}),
+        ben.call("DELETE", path),
+        ben.call("POST", f"{path}/restore"),
+    ]
+
+    assert [reply.status_code for reply in replies] == [404] * 4
+    assert ben.call("GET", "/examples").json() == []
+    assert ada.call("GET", path).status_code == 200
+
+
+def test_a_change_on_an_old_version_never_overwrites(ada: ApiClient) -> None:
+    path = f"/examples/{_created(ada)['id']}"
+    first = {**CONTENT, "lines": ["x = 6/2"], "version": 1}
+    second = {**CONTENT, "lines": ["x = 4"], "version": 1}
+
+    assert ada.call("PUT", path, first).json()["version"] == 2
+    stale = ada.call("PUT", path, second)
+
+    assert (stale.status_code, stale.json()["code"]) == (409, "stale")
+    assert stale.json()["current"]["lines"] == ["x = 6/2"]
+    assert ada.call("GET", path).json()["lines"] == ["x = 6/2"]
+    assert ada.call("PUT", path, {**second, "version": 2}).json()["version"] == 3
+
+
+def test_storing_the_same_again_changes_nothing(ada: ApiClient) -> None:
+    """A client that did not hear the answer may send its change once more."""
+    path = f"/examples/{_created(ada)['id']}"
+    change = {**CONTENT, "lines": ["x = 6/2"], "version": 1}
+
+    versions = [ada.call("PUT", path, change).json()["version"] for _ in range(2)]
+
+    assert versions == [2, 2]
+
+
+def test_what_is_put_aside_can_be_brought_back(ada: ApiClient) -> None:
+    path = f"/examples/{_created(ada)['id']}"
+
+    assert ada.call("DELETE", path).status_code == 204
+    assert ada.call("GET", "/examples").json() == []
+    assert ada.call("POST", f"{path}/restore").json()["lines"] == CONTENT["lines"]
+
+    assert len(ada.call("GET", "/examples").json()) == 1
+
+
+def test_export_and_import_lose_nothing(ada: ApiClient, ben: ApiClient) -> None:
+    _created(ada)
+    document = ada.call("GET", "/examples/export").json()
+
+    assert ben.call("POST", "/examples/import", document).json() == {"count": 1}
+
+    assert ben.call("GET", "/examples/export").json() == document
+
+
+@pytest.mark.parametrize(
+    ("document", "where"),
+    [
+        ({}, "the document"),
+        ({"format": "uchuu-examples", "version": 2, "examples": []}, "version"),
+        (
+            {"format": "uchuu-examples", "version": 1, "examples": [{"task": "sing", "given": ""}]},
+            "examples → 0 → task",
+        ),
+    ],
+)
+def test_a_bad_file_imports_nothing_and_says_where(
+    ada: ApiClient, document: Any, where: str
+) -> None:
+    reply = ada.call("POST", "/examples/import", document)
+
+    assert reply.status_code == 422
+    assert where in reply.json()["message"]
+    assert not Example.objects.exists()
+
+
+def test_the_list_takes_the_same_queries_however_long(
+    ada: ApiClient, django_assert_max_num_queries: DjangoAssertNumQueries
+) -> None:
+    for _ in range(5):
+        _created(ada)
+
+    with django_assert_max_num_queries(3):
+        assert len(ada.call("GET", "/examples").json()) == 5
+
+
+def test_the_demo_is_in_the_format_and_set_anew_on_request(db: None) -> None:
+    call_command("load_demo", verbosity=0)
+    marin = User.objects.get(username="marin")
+    Example.objects.filter(teacher=marin).update(title="changed")
+
+    call_command("load_demo", "--reset", verbosity=0)
+
+    document = json.loads((Path(settings.ROOT) / "demo" / "marin.json").read_text("utf-8"))
+    titles = list(Example.objects.filter(teacher=marin).values_list("title", flat=True))
+    assert titles == [entry["title"] for entry in document["examples"]]
+    assert len(titles) >= 12
