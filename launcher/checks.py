@@ -51,7 +51,7 @@ def _client() -> None:
 def _browser() -> None:
     os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
     install.front_end()
-    _pytest("browser tests", "e2e", "-p", "no:django")
+    _pytest("browser tests", "e2e")
 
 
 def _everything() -> dict[str, list[object]]:

@@ -90,8 +90,10 @@ class Cluster:
         where = ("-h", "127.0.0.1", "-p", port.read_text(), "-q")
         return self._run([self._program("pg_isready"), *where]).returncode == 0
 
-    def start(self) -> None:
+    def start(self, *, port: int | None = None) -> None:
         """Make the cluster when it is not there, and start it when it is not up.
+
+        ``port``: the one to listen on, where it must be the same as before.
 
         Raises:
             StepFailed: it cannot be made or started; says why.
@@ -102,7 +104,7 @@ class Cluster:
             if not (self._data / "PG_VERSION").exists():
                 self._make()
             if not self.is_up():
-                self._launch()
+                self._launch(port or free_port())
 
     def _make(self) -> None:
         self._program("initdb")
@@ -131,9 +133,8 @@ class Cluster:
                 "Name a folder that its user can reach: UCHUU_STATE=/some/folder ./uchuu start",
             )
 
-    def _launch(self) -> None:
+    def _launch(self, port: int) -> None:
         (self._data / "postmaster.pid").unlink(missing_ok=True)
-        port = free_port()
         options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''"
         if not self.durable:
             options += " -c fsync=off -c full_page_writes=off -c synchronous_commit=off"

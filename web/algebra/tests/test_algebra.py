@@ -4,10 +4,10 @@ import time
 from typing import Any
 
 import pytest
+from api.testing import ApiClient
 
 from algebra import pool, worker
 from algebra.tests import misbehaving
-from conftest import ApiClient
 
 
 def test_a_paper_is_judged_and_its_error_named(ada: ApiClient) -> None:

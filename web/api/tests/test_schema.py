@@ -5,7 +5,7 @@ from pathlib import Path
 from django.conf import settings
 from examples.management.commands.write_openapi import schema_text
 
-from conftest import ApiClient
+from api.testing import ApiClient
 
 
 def test_the_committed_schema_is_current() -> None:

@@ -5,12 +5,12 @@ from pathlib import Path
 from typing import Any
 
 import pytest
+from api.testing import ApiClient
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.management import call_command
 from pytest_django import DjangoAssertNumQueries
 
-from conftest import ApiClient
 from examples.models import Example
 
 CONTENT = {"title": "One", "task": "solve", "given": "2x = 6", "lines": ["x = 3", "what? ("]}

@@ -1,8 +1,7 @@
 """Signing in and out."""
 
+from api.testing import ApiClient
 from django.contrib.auth.models import User
-
-from conftest import ApiClient
 
 
 def test_signing_in_needs_the_token_in_cookie_and_header(anybody: ApiClient) -> None:

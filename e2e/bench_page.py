@@ -1,0 +1,64 @@
+"""The bench as a user meets it: what can be typed and what can be seen."""
+
+from playwright.sync_api import Locator, Page, expect
+
+
+def sign_in(page: Page, name: str = "marin", password: str = "harbour-42") -> None:
+    """Open the application and sign in."""
+    page.goto("/")
+    page.get_by_label("Name", exact=True).fill(name)
+    page.get_by_label("Password").fill(password)
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("navigation", name="Places")).to_be_visible()
+
+
+class Bench:
+    """One example on the bench."""
+
+    def __init__(self, page: Page) -> None:
+        self.page = page
+
+    @property
+    def entry(self) -> Locator:
+        """Where the next line is typed."""
+        return self.page.get_by_label("Next line")
+
+    @property
+    def stops(self) -> Locator:
+        """The written lines."""
+        return self.page.locator("[data-stop]")
+
+    @property
+    def details(self) -> Locator:
+        """What is known of the chosen line."""
+        return self.page.get_by_role("complementary")
+
+    @property
+    def original(self) -> Locator:
+        """The check in the original."""
+        return self.page.get_by_label("In the original")
+
+    def pose(self, problem: str) -> None:
+        """Start a new example with this problem."""
+        self.page.goto("/bench/new")
+        self.page.get_by_label("The problem, as the sheet has it").fill(problem)
+        self.page.keyboard.press("Enter")
+        expect(self.entry).to_be_focused()
+
+    def write(self, *lines: str) -> None:
+        """Type lines, Enter after each."""
+        for line in lines:
+            before = self.stops.count()
+            self.entry.fill(line)
+            self.page.keyboard.press("Enter")
+            expect(self.stops).to_have_count(before + 1)
+
+    def expect_marks(self, *marks: str) -> None:
+        """Hold the marks of the stops, in order."""
+        expect(self.stops).to_have_count(len(marks))
+        for index, mark in enumerate(marks):
+            expect(self.stops.nth(index)).to_have_attribute("data-stop", mark)
+
+    def expect_saved(self) -> None:
+        """Wait until everything is stored."""
+        expect(self.page.get_by_role("status").first).to_have_text("saved")

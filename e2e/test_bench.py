@@ -1,0 +1,162 @@
+"""The whole job on the bench, in a real browser."""
+
+import re
+
+from app_server import Server
+from bench_page import Bench, sign_in
+from playwright.sync_api import BrowserContext, Page, expect
+
+
+def test_a_teacher_poses_writes_mends_checks_and_finds_it_again(page: Page, app: Server) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("5x - 3 = 2x + 12")
+    expect(page.get_by_text("5 x minus 3 equals 2 x plus 12.")).to_be_visible()
+
+    bench.write("5x - 2x = 12 - 3", "3x = 9", "x = 3")
+    bench.expect_marks("wrong", "parallel", "parallel")
+    bench.stops.nth(0).click()
+    expect(bench.details).to_contain_text("Moves a term with the same sign")
+    expect(bench.details).to_contain_text("x = 5 fits the line before; here 15 is not 9.")
+    expect(bench.original).to_contain_text("does not balance")
+
+    page.keyboard.press("Enter")
+    page.get_by_label("Line 1", exact=True).fill("5x - 2x = 12 + 3")
+    page.keyboard.press("Enter")
+    bench.expect_marks("ok", "wrong", "parallel")
+    page.keyboard.press("Escape")
+    for number, line in ((2, "3x = 15"), (3, "x = 5")):
+        bench.stops.nth(number - 1).dblclick()
+        page.get_by_label(f"Line {number}", exact=True).fill(line)
+        page.keyboard.press("Enter")
+    bench.expect_marks("ok", "ok", "ok")
+    expect(bench.original).to_contain_text("balances")
+    bench.expect_saved()
+
+    page.reload()
+    bench.expect_marks("ok", "ok", "ok")
+    app.end()
+    app.start()
+    page.reload()
+    bench.expect_marks("ok", "ok", "ok")
+
+    page.keyboard.press("Alt+p")
+    expect(page.get_by_role("heading", name="Check in the given")).to_be_visible()
+    page.emulate_media(media="print")
+    expect(page.get_by_role("navigation")).to_be_hidden()
+    expect(page.get_by_text("Divide both sides by 3.")).to_be_visible()
+
+
+def test_a_line_is_judged_while_it_is_typed(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("3n = 18")
+
+    bench.entry.press_sequentially("n = 1")
+    expect(page.locator(".entry")).to_have_attribute("data-mark", "wrong")
+    bench.entry.fill("n = 6")
+    expect(page.locator(".entry")).to_have_attribute("data-mark", "ok")
+    bench.entry.fill("n = 18")
+
+    expect(page.locator(".entry")).to_contain_text("Does the step on one side only")
+
+
+def test_an_unreadable_line_says_where_and_is_kept_when_wanted(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("3n = 18")
+
+    bench.entry.fill("n = 18/(")
+    expect(bench.details).to_contain_text("cannot be read")
+    page.keyboard.press("Enter")
+    expect(page.locator(".entry")).to_contain_text("never closed")
+    expect(bench.entry).to_have_value("n = 18/(")
+    page.keyboard.press("Enter")
+
+    bench.expect_marks("unreadable")
+    expect(bench.stops.first).to_contain_text("n = 18/(")
+    bench.write("n = 6")
+    bench.expect_marks("unreadable", "ok")
+
+
+def test_an_unreadable_problem_keeps_what_was_typed(page: Page) -> None:
+    sign_in(page)
+    page.goto("/bench/new")
+    field = page.get_by_label("The problem, as the sheet has it")
+
+    field.fill("5x - 3 = 2x + ")
+
+    expect(page.get_by_text("The line stops too early")).to_be_visible()
+    page.keyboard.press("Enter")
+    expect(field).to_have_value(re.compile(r"5x - 3 = 2x \+"))
+    expect(page.get_by_text("The line stops too early")).to_be_visible()
+
+
+def test_everything_can_be_undone_and_redone(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2(x + 1) = 8")
+    bench.write("2x + 2 = 8")
+
+    page.keyboard.press("Alt+w")
+    expect(bench.stops.last).to_contain_text("Divide both sides by 2.")
+    worked = bench.stops.count()
+    page.keyboard.press("Control+z")
+    bench.expect_marks("unfinished")
+    page.keyboard.press("Control+y")
+    expect(bench.stops).to_have_count(worked)
+    bench.stops.nth(0).click()
+    page.keyboard.press("Delete")
+    expect(bench.stops).to_have_count(worked - 1)
+    page.keyboard.press("Control+z")
+
+    expect(bench.stops).to_have_count(worked)
+
+
+def test_several_pasted_lines_are_all_judged(page: Page, window: BrowserContext) -> None:
+    window.grant_permissions(["clipboard-read", "clipboard-write"])
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2x + 1 = 7")
+
+    page.evaluate("navigator.clipboard.writeText('2x = 6\\n\\nx = 4\\n')")
+    bench.entry.focus()
+    page.keyboard.press("Control+v")
+
+    bench.expect_marks("ok", "wrong")
+
+
+def test_ambiguous_notation_is_shown_with_both_values(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+
+    bench.pose("6÷2(1+2)")
+
+    expect(page.get_by_text("Read as")).to_contain_text("= 9")
+    expect(page.locator(".ambiguity")).to_contain_text("= 1")
+
+
+def test_two_windows_never_overwrite_each_other_silently(
+    page: Page, window: BrowserContext
+) -> None:
+    sign_in(page)
+    first = Bench(page)
+    first.pose("4x = 20")
+    first.write("x = 5")
+    first.expect_saved()
+    other = window.new_page()
+    other.goto(page.url)
+    second = Bench(other)
+    second.expect_marks("ok")
+
+    second.write("4*5 = 20")
+    second.expect_saved()
+    first.write("5 = x")
+
+    dialog = page.get_by_role("dialog", name="This example was changed in another window")
+    expect(dialog).to_be_visible()
+    dialog.get_by_role("button", name="Take the other version").click()
+    expect(first.stops.nth(1)).to_contain_text("a check in the given")
+    page.keyboard.press("Control+z")
+    expect(first.stops.nth(1)).to_contain_text("sides change places")
+    first.expect_saved()

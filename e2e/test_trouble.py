@@ -1,0 +1,104 @@
+"""When things go wrong, nothing that was typed is lost."""
+
+import pytest
+from app_server import Server
+from bench_page import Bench, sign_in
+from playwright.sync_api import BrowserContext, Page, expect
+
+
+def test_a_stopped_database_is_said_and_the_lines_are_saved_when_it_is_back(
+    page: Page, app: Server
+) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x = 20")
+    bench.write("x = 20/4")
+    bench.expect_saved()
+    url = page.url
+
+    app.cluster.stop()
+    try:
+        bench.entry.fill("x = 5")
+        page.keyboard.press("Enter")
+        status = page.get_by_role("status").first
+        expect(status).to_have_text("not saved: kept here, tried again")
+        expect(page.get_by_role("alert")).to_contain_text("database does not answer")
+    finally:
+        _start_on_the_same_port(app)
+
+    bench.expect_saved()
+    page.goto(url)
+    bench.expect_marks("ok", "ok")
+
+
+def _start_on_the_same_port(app: Server) -> None:
+    port = int((app.cluster.folder / "port").read_text())
+    app.cluster.start(port=port)
+
+
+def test_an_ended_session_asks_again_and_keeps_the_line(page: Page, window: BrowserContext) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x = 20")
+    bench.write("x = 20/4")
+    bench.expect_saved()
+
+    window.clear_cookies(name="sessionid")
+    bench.entry.fill("x = 5")
+    page.keyboard.press("Enter")
+    dialog = page.get_by_role("dialog", name="Your session has ended")
+    dialog.get_by_label("Password").fill("harbour-42")
+    dialog.get_by_role("button", name="Sign in").click()
+
+    expect(dialog).to_be_hidden()
+    bench.expect_saved()
+    page.reload()
+    bench.expect_marks("ok", "ok")
+
+
+def test_a_line_that_was_not_kept_is_still_there_after_a_reload(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x = 20")
+    bench.expect_saved()
+
+    bench.entry.fill("x = 20 -")
+    page.reload()
+
+    expect(bench.entry).to_have_value("x = 20 -")
+
+
+@pytest.mark.parametrize(
+    ("text", "mark"),
+    [
+        ("9^9^9^9 = x", "unproved"),
+        ("(" * 100, "unreadable"),
+        ("9" * 3000, "unreadable"),
+        ("<img src=x onerror=alert(1)>", "unreadable"),
+        ("abcdefghjklmnopq", "unreadable"),
+    ],
+    ids=["tower", "brackets", "digits", "markup", "letters"],
+)
+def test_hostile_input_gets_a_clear_message_and_harms_nothing(
+    page: Page, text: str, mark: str
+) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x = 20")
+
+    bench.entry.fill(text)
+    page.keyboard.press("Enter")
+    page.keyboard.press("Enter")
+
+    bench.expect_marks(mark)
+    bench.write("x = 5")
+
+
+def test_a_wrong_password_is_refused_with_a_sentence(page: Page) -> None:
+    page.goto("/")
+    page.get_by_label("Name", exact=True).fill("okafor")
+    page.get_by_label("Password").fill("wrong")
+
+    page.get_by_role("button", name="Sign in").click()
+
+    expect(page.get_by_role("alert")).to_have_text("This name and password do not belong together.")
