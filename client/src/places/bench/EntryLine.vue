@@ -65,15 +65,19 @@ function pasted(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <div class="entry" :data-mark="stop ? mark : 'empty'">
+  <div
+    class="entry"
+    :data-mark="stop ? mark : 'empty'"
+    :data-judged="stop && stop.mark !== 'waiting' ? stop.text : undefined"
+  >
     <span class="number" aria-hidden="true">{{ number }}</span>
-    <div class="preview" :data-old="!stop?.sides" aria-hidden="true">
+    <div class="preview" :data-old="!!sides && !stop?.sides" aria-hidden="true">
       <MathText v-if="sides?.left" :latex="sides.left" display />
     </div>
     <span class="on-spine">
       <Stop :sign="sides?.sign ?? '='" :mark="mark" />
     </span>
-    <div class="preview right" :data-old="!stop?.sides" aria-hidden="true">
+    <div class="preview right" :data-old="!!sides && !stop?.sides" aria-hidden="true">
       <MathText v-if="sides" :latex="sides.right" display />
       <span v-else class="hint">{{ stop ? '' : words.bench.entryHint }}</span>
     </div>
