@@ -9,7 +9,7 @@ import statistics
 
 from app_server import ARGUMENTS, ready_server
 from bench_page import Bench, sign_in
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page, expect, sync_playwright
 
 GIVEN = "2(3x - 4) - (x + 5) = 3x + 7"
 ABOVE = ["6x - 8 - (x + 5) = 3x + 7", "6x - 8 - x - 5 = 3x + 7", "5x - 13 = 3x + 7"]
@@ -44,7 +44,7 @@ def _measured(page: Page) -> list[float]:
     for line in TYPED:
         for end in range(1, len(line) + 1):
             bench.entry.fill(line[:end])
-            page.wait_for_timeout(350)
+            expect(page.locator(".entry")).to_have_attribute("data-judged", line[:end])
         bench.entry.fill("")
     times: list[float] = page.evaluate("window.times")
     return times

@@ -17,12 +17,21 @@ from launcher.steps import fail, run
 PREFERRED_PORT = 8600
 
 
+def _environment(cluster: Cluster, database: str) -> dict[str, str]:
+    """Return what Django needs: where the database is, and the settings of the real server."""
+    return {
+        **cluster.environment(database),
+        "PYTHONPATH": f"{WEB}:{CORE}",
+        "DJANGO_SETTINGS_MODULE": "config.settings.base",
+    }
+
+
 def manage(cluster: Cluster, *words: str, database: str = "uchuu") -> str:
     """Run one of Django's commands; the step is named after it."""
     return run(
         f"run {words[0]}",
         [PYTHON, WEB / "manage.py", *words],
-        env=cluster.environment(database),
+        env=_environment(cluster, database),
         advice="Read the message above. ./uchuu reset-demo sets the demo data anew.",
     )
 
@@ -69,7 +78,7 @@ def launch(
             + ["--control-socket", str(state_folder() / f"gunicorn-{port}.ctl")]
             + ["--worker-tmp-dir", "/dev/shm" if Path("/dev/shm").exists() else "/tmp"],
             cwd=WEB,
-            env={**os.environ, **cluster.environment(database), "PYTHONPATH": f"{WEB}:{CORE}"},
+            env={**os.environ, **_environment(cluster, database)},
             stdin=subprocess.DEVNULL,
             stdout=output,
             stderr=output,

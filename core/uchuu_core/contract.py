@@ -24,7 +24,10 @@ class House:
 
 @dataclass(frozen=True, slots=True)
 class Problem:
-    """One problem, as in the contract; ``lines`` only for ``check``."""
+    """One problem, as in the contract; ``lines`` only for ``check``.
+
+    ``explains``: whether the last line's law or error is looked for; its verdict comes without.
+    """
 
     task: Task
     given: str
@@ -34,6 +37,7 @@ class Problem:
     numbers: Literal["real", "complex"] = "real"
     house: House = House()
     lines: tuple[str, ...] = ()
+    explains: bool = True
 
 
 @dataclass(slots=True)
@@ -88,6 +92,7 @@ def problem_from(record: dict[str, Any]) -> Problem:
         cast(Literal["real", "complex"], numbers),
         _house(record.get("house")),
         tuple(lines),
+        record.get("explains") is not False,
     )
 
 

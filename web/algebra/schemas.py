@@ -40,6 +40,8 @@ class ProblemIn(Schema):
     method: str | None = None
     form: list[str] = []
     lines: list[str] = Field(default=[], max_length=500)
+    explains: bool | None = None
+    """False: the last line's law or error is not looked for; its verdict comes faster."""
 
 
 class NamedError(Schema):

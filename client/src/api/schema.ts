@@ -718,6 +718,8 @@ export interface components {
              * @default []
              */
             lines: string[];
+            /** Explains */
+            explains?: boolean | null;
         };
         /**
          * Difficulty

@@ -45,6 +45,7 @@ defineProps<{
   text-decoration-color: var(--leave);
 }
 .sides {
+  font-size: 1.08rem;
   display: grid;
   gap: 0.3rem;
 }

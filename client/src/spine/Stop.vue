@@ -47,6 +47,7 @@ defineProps<{
       <template v-else-if="mark === 'doubt'">
         <circle cx="18" cy="18" r="12" class="open" />
         <path d="M18 6a12 12 0 0 0 0 24Z" class="full" />
+        <rect x="11" y="13" width="14" height="10" rx="2" class="patch" />
       </template>
       <circle v-else-if="mark === 'parallel'" cx="18" cy="18" r="11.5" class="light" />
       <rect v-else-if="mark === 'check'" x="7" y="11" width="22" height="14" rx="7" class="open" />
@@ -123,11 +124,8 @@ defineProps<{
 .stop[data-mark='condition'] .sign {
   fill: var(--paper);
 }
-.stop[data-mark='doubt'] .sign {
-  fill: currentColor;
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 3px;
+.patch {
+  fill: var(--paper);
 }
 .stop[data-mark='may-add'] .sign {
   font-size: 14px;

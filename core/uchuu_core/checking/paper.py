@@ -57,14 +57,16 @@ def check(problem: Problem) -> dict[str, Any]:
         if is_last and not broken and not judgement.is_check_line:
             _hold_against_original(judgement, line, context)
         record = _record(text, line, judgement)
+        explains = problem.explains or not is_last
         if judgement.verdict in ("wrong", "loses"):
-            named = _named_error(before, line, judgement, context)
+            named = _named_error(before, line, judgement, context) if explains else None
             record["error"] = named and _as_dict(named)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
             broken = True
         elif judgement.verdict in ("ok", "may-add") and not judgement.is_check_line:
-            _explain(record, before, line, context)
+            if explains:
+                _explain(record, before, line, context)
             unmet = unmet_forms(line, problem.task, problem.form, context.unknown)
             if is_last and not broken and unmet and judgement.verdict == "ok":
                 record |= {"verdict": "unfinished", "unmet": list(unmet)}
@@ -111,13 +113,14 @@ def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
 
 
 def _explain(record: dict[str, Any], before: Line, line: Line, context: Context) -> None:
-    reason = reason_for(before, line, context.ring)
-    if reason is not None:
-        record["law"], record["says"] = reason.law, reason.says
     doubt = directly_reproduced(before, line)
     if doubt is not None:
         record["doubt"] = doubt.error
         record["doubt_name"] = wordings()[doubt.error].name
+        return
+    reason = reason_for(before, line, context.ring)
+    if reason is not None:
+        record["law"], record["says"] = reason.law, reason.says
 
 
 # the last line

@@ -137,10 +137,24 @@ def _added(
     first, second = has[0].minus(was[0]), has[1].minus(was[1])
     if not first.equals(second) or first.is_zero:
         return None
-    text = shown(first)
-    if text.startswith("-") and "+" not in text and " - " not in text:
-        return Reason("subtract-on-both-sides", f"Subtract {text[1:].strip()} on both sides.")
-    return Reason("add-on-both-sides", f"Add {text} on both sides.")
+    terms = _terms(first)
+    if terms is None:
+        return Reason("add-on-both-sides", f"Add {shown(first)} on both sides.")
+    parts = [f"{'subtract' if sign == '-' else 'add'} {text}" for sign, text in terms]
+    says = " and ".join(parts) + " on both sides."
+    law = "subtract-on-both-sides" if terms[0][0] == "-" else "add-on-both-sides"
+    return Reason(law, says[0].upper() + says[1:])
+
+
+def _terms(function: RationalFunction) -> list[tuple[str, str]] | None:
+    """Return sign and size of each term of a polynomial, None for a true fraction."""
+    if not function.denominator.is_one():
+        return None
+    text = _polynomial(function.numerator).replace(" - ", " + -")
+    return [
+        ("-", term[1:].strip()) if term.startswith("-") else ("+", term)
+        for term in text.split(" + ")
+    ]
 
 
 def _scaled(

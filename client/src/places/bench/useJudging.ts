@@ -10,7 +10,9 @@ type Checked = Schemas['Checked']
 type CheckedLine = Schemas['CheckedLine']
 type Inspected = Schemas['Inspected']
 
-const PAUSE = 60
+/** After a key: the verdict. After a pause: why. Milliseconds. */
+const PAUSE = 15
+const PAUSE_BEFORE_WHY = 220
 
 /** The few words beside a stop. */
 function wordsOf(line: CheckedLine): string {
@@ -34,8 +36,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   let sentGiven = ''
   let current: AbortController | null = null
 
-  async function judge(): Promise<void> {
+  async function judge(explains: boolean): Promise<void> {
     current?.abort()
+    whySoon.cancel()
     if (!content.value.given.trim()) {
       checked.value = inspected.value = givenFailure.value = null
       sentGiven = ''
@@ -45,13 +48,15 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
     const { task, given, form } = content.value
-    const body = { task, given, form, lines, variable: content.value.variable || null }
+    const variable = content.value.variable || null
+    const body = { task, given, form, lines, explains, variable }
     try {
       const [answer] = await Promise.all([
         result(api.POST('/api/algebra/check', { body, signal: control.signal })),
         inspect(body, control.signal),
       ])
       checked.value = answer
+      if (!explains) whySoon()
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return
@@ -74,13 +79,15 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     sentGiven = mark
   }
 
-  const soon = later(() => void judge(), PAUSE)
+  const soon = later(() => void judge(!draft.value.trim()), PAUSE)
+  const whySoon = later(() => void judge(true), PAUSE_BEFORE_WHY)
   watch([content, draft], () => soon(), { deep: true, immediate: true })
   watch(signedOut, (out) => {
     if (!out) soon()
   })
   onScopeDispose(() => {
     soon.cancel()
+    whySoon.cancel()
     current?.abort()
   })
 
@@ -133,6 +140,5 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     draftStop,
     given,
     lineAt,
-    again: () => void judge(),
   }
 }

@@ -75,7 +75,7 @@ const densities = [
         </fieldset>
         <figure v-if="reading">
           <figcaption class="quiet">{{ words.house.live }}</figcaption>
-          <span class="formula">1/2x → <MathText :latex="reading.latex" display /></span>
+          <span class="formula"><code>1/2x</code> <MathText :latex="reading.latex" display /></span>
           <span class="quiet">{{ reading.spoken }}</span>
         </figure>
       </section>

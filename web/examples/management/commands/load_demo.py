@@ -29,7 +29,7 @@ class Command(BaseCommand):
         folder: Path = settings.ROOT / "demo"
         for name in TEACHERS:
             teacher, created = User.objects.get_or_create(username=name)
-            if created:
+            if created or options["reset"]:
                 teacher.set_password(PASSWORD)
                 teacher.save()
             if options["reset"]:
