@@ -42,7 +42,7 @@ def test_an_expanded_polynomial_equals_its_origin_and_not_its_neighbour(node: Ex
 @given(expressions(), expressions())
 @settings(max_examples=150, deadline=None)
 def test_agreement_is_symmetric(one: Expr, other: Expr) -> None:
-    verdicts = set()
+    verdicts: set[str] = set()
     for pair in ((one, other), (other, one)):
         try:
             verdicts.add(agreement(*pair).verdict)
