@@ -21,7 +21,7 @@ from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
 from uchuu_core.testing.cases import BUILT_TOPICS, cases
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Product, Relation
+from uchuu_core.tree.nodes import Join, Line, Product, Relation
 from uchuu_core.tree.paths import rebuild
 
 Times = list[float]
@@ -58,7 +58,8 @@ def _steps() -> list[tuple[Line, Line, Any, bool]]:
 def _oracle(line: Line) -> Any:
     def dotted(part: Any) -> Any:
         if isinstance(part, Product):
-            return Product(part.factors, ("*",) * (len(part.factors) - 1))
+            stars: tuple[Join, ...] = ("*",) * (len(part.factors) - 1)
+            return Product(part.factors, stars)
         return part
 
     def side(node: Line) -> Any:
@@ -112,7 +113,8 @@ def _import_cost(package: str) -> tuple[float, float]:
 def main() -> None:
     """Measure and print."""
     texts = [t for case in cases("check") for t in (case["given"], *case["lines"]) if ":" not in t]
-    read("1"), _read.cache_clear()
+    read("1")
+    _read.cache_clear()
     steps = _steps()
     wrong = [step for step in steps if step[3]]
     print(f"{'':<44}{'n':>6}{'median':>10}{'95 %':>10}   (ms)")

@@ -43,9 +43,10 @@ class Rules:
     units: frozenset[str]
     by_name: Mapping[str, tuple[Condition, ...]]
 
-    def allow(self, name: str, node: Expr) -> bool:
+    def allow(self, name: str, node: Line) -> bool:
         """Return whether *name* may be bound to *node*."""
-        return all(condition.holds({name: node}) for condition in self.by_name.get(name, ()))
+        bound: Bindings = {name: node}  # type: ignore[dict-item]  # relations are never bound
+        return all(condition.holds(bound) for condition in self.by_name.get(name, ()))
 
 
 EMPTY: Bindings = MappingProxyType({})

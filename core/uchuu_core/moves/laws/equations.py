@@ -27,7 +27,7 @@ def both_sides(line: Relation, term: Term) -> Relation:
 
 def scaled_side(side: Expr, factor: Fraction) -> Expr:
     """Return every term of *side* times *factor*; a bar that divides out goes away."""
-    terms = []
+    terms: list[Term] = []
     for term in build.terms_of(side):
         number, rest = coefficient_and_rest(term.body)
         number = number * factor if term.sign == "+" else -number * factor
