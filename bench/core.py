@@ -25,6 +25,7 @@ from uchuu_core.tree.nodes import Join, Line, Product, Relation
 from uchuu_core.tree.paths import rebuild
 
 Times = list[float]
+_STAR: Join = "*"
 
 
 def _timed(action: Callable[[], object]) -> float:
@@ -58,8 +59,7 @@ def _steps() -> list[tuple[Line, Line, Any, bool]]:
 def _oracle(line: Line) -> Any:
     def dotted(part: Any) -> Any:
         if isinstance(part, Product):
-            stars: tuple[Join, ...] = ("*",) * (len(part.factors) - 1)
-            return Product(part.factors, stars)
+            return Product(part.factors, tuple(_STAR for _ in part.joins))
         return part
 
     def side(node: Line) -> Any:

@@ -6,11 +6,16 @@ A reason is shown only where it reproduces the line; a line may be right without
 from dataclasses import dataclass
 from functools import lru_cache
 
+from uchuu_core.checking.tidy import signs_merged
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, Ring
 from uchuu_core.moves.catalogue import LAWS
+from uchuu_core.moves.move import Step
+from uchuu_core.notation import plain
+from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
+from uchuu_core.tree.nodes import Either, Line, Outcome, Relation, Sum
+from uchuu_core.tree.paths import part_at
 from uchuu_core.tree.shape import unordered
 
 SENTENCES = {
@@ -26,6 +31,7 @@ SENTENCES = {
     "multiply-into-bracket": "The factor multiplies every term of the bracket.",
     "take-minus-into-bracket": "The minus changes every sign in the bracket.",
     "multiply-brackets": "Every term of one bracket multiplies every term of the other.",
+    "power-as-product": "The power is written as a product.",
     "square-binomial": "The square of a binomial has its middle term twice.",
     "divide-each-term": "Every term of the top is divided.",
     "turn-equation-round": "The sides change places.",
@@ -60,18 +66,18 @@ class Reason:
 def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
     """Return the reason of a line that the kernel has called right, None when none is found."""
     start, end = without_brackets(before), without_brackets(line)
-    shape = unordered(end)
-    if unordered(start) == shape:
+    if unordered(start) == unordered(end):
         return _turned(start, end)
+    shape = unordered(signs_merged(end))
     for move in LAWS:
         for step in move.apply(start):
-            if unordered(step.result) == shape:
-                return Reason(move.key, SENTENCES.get(move.key) or _both(start, end, ring))
+            if unordered(signs_merged(step.result)) == shape:
+                return Reason(move.key, _sentence(move.key, start, [step], end, ring))
             if move.key not in _AT_TWO_PLACES:
                 continue
             for second in move.apply(step.result):
-                if unordered(second.result) == shape:
-                    return Reason(move.key, SENTENCES[move.key])
+                if unordered(signs_merged(second.result)) == shape:
+                    return Reason(move.key, _sentence(move.key, start, [step, second], end, ring))
     try:
         return _by_values(start, end, ring)
     except (NotRational, Undefined):
@@ -85,9 +91,42 @@ def _turned(start: Line, end: Line) -> Reason:
     return Reason("reorder", "The same, written in another order.")
 
 
-def _both(start: Line, end: Line, ring: Ring) -> str:
-    reason = _on_both_sides(start, end, ring)
-    return reason.says if reason else "The same is done to both sides."
+_WORKED_OUT = {"work-out-power", "multiply-numbers", "divide-numbers", "add-numbers"}
+
+
+def _sentence(law: str, start: Line, steps: list[Step], end: Line, ring: Ring) -> str:
+    """Say what was done with the actual numbers where they are short, else in general."""
+    if law in _WORKED_OUT:
+        said, now = [], start
+        for step in steps:
+            said.append(_equation_of(now, step))
+            now = step.result
+        if all(said):
+            return ", ".join(said) + "."
+    reason = _on_both_sides(start, end, ring) if law not in SENTENCES else None
+    return SENTENCES.get(law) or (reason.says if reason else "The same is done to both sides.")
+
+
+def _equation_of(before: Line, step: Step) -> str:
+    """Write "old part = new part" of a step, empty where it is long or not in one place."""
+    path = step.at[:-1] if step.at[-1:] == (-1,) else step.at
+    old, new = part_at(before, path), part_at(step.result, path)
+    if isinstance(old, Sum) and new is not None:
+        old, new = _changed_terms(old, new)
+    if old is None or new is None or isinstance(old, Relation):
+        return ""
+    text = f"{plain(old)} = {plain(new)}".replace("-", "−").replace("*", " × ")
+    return text if len(text) <= 32 else ""
+
+
+def _changed_terms(old: Sum, new: Line) -> tuple[Line, Line]:
+    """Return the two terms of *old* that were joined, and what they became."""
+    after = build.terms_of(new)  # type: ignore[arg-type]
+    same = (n for n, (a, b) in enumerate(zip(old.terms, after, strict=False)) if a != b)
+    start = next(same, len(after))
+    kept = len(old.terms) - start - 2
+    became = after[start : len(after) - kept] if kept else after[start:]
+    return build.total(old.terms[start : start + 2]), build.total(became)
 
 
 def _by_values(start: Line, end: Line, ring: Ring) -> Reason | None:
@@ -97,7 +136,19 @@ def _by_values(start: Line, end: Line, ring: Ring) -> Reason | None:
         return Reason("same-solutions", SENTENCES["same-solutions"])
     if isinstance(start, Relation) or isinstance(end, Relation):
         return None
+    if isinstance(start, Sum) and isinstance(end, Sum) and _same_terms(start, end, ring):
+        return Reason("rewrite-terms", "Each term is written in another form.")
     return Reason("simplify", "Several steps at once: the value stays the same.")
+
+
+def _same_terms(start: Sum, end: Sum, ring: Ring) -> bool:
+    """Whether both have the same terms in value, one by one (a common denominator, say)."""
+    if len(start.terms) != len(end.terms):
+        return False
+    pairs = zip(start.terms, end.terms, strict=True)
+    return all(
+        a.sign == b.sign and ring.function(a.body).equals(ring.function(b.body)) for a, b in pairs
+    )
 
 
 def _equation_reason(start: Relation, end: Relation, ring: Ring) -> Reason | None:

@@ -1,22 +1,31 @@
-"""The light tidying that a writer does without thinking: numbers of a term joined, signs merged."""
+"""The light tidying that a writer does without thinking: signs merged, numbers of a term joined."""
 
 from typing import Any
 
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, joined_powers
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Product, Sum
-from uchuu_core.tree.paths import rebuild
+from uchuu_core.tree.paths import letters, rebuild
+
+
+def signs_merged(line: Line) -> Line:
+    """Return *line* with ``a - (-b)`` written ``a + b``."""
+
+    def change(part: Any) -> Any:
+        if isinstance(part, Sum):
+            return build.total(build.as_term(t.body, t.sign) for t in part.terms)
+        return part
+
+    return rebuild(line, change)  # type: ignore[no-any-return]
 
 
 def tidied(line: Line) -> Line:
-    """Return *line* with each term's numbers multiplied and double signs merged."""
-    return rebuild(line, _change)  # type: ignore[no-any-return]
+    """Return *line* with signs merged and the numbers of each term with letters multiplied."""
 
-
-def _change(part: Any) -> Any:
-    if isinstance(part, Product) and not any(isinstance(f, Sum) for f in part.factors):
+    def change(part: Any) -> Any:
+        if not isinstance(part, Product) or any(isinstance(f, Sum) for f in part.factors):
+            return part
         number, rest = coefficient_and_rest(part)
         return build.times(number, joined_powers(list(build.factors_of(rest))))
-    if isinstance(part, Sum):
-        return build.total(build.as_term(t.body, t.sign) for t in part.terms)
-    return part
+
+    return signs_merged(rebuild(line, change)) if letters(line) else signs_merged(line)

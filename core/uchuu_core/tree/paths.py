@@ -86,6 +86,16 @@ def replace_at(node: Line, path: Path, new: Expr) -> Line:
     return with_children(node, tuple(parts))
 
 
+def part_at(node: Line, path: Path) -> Line | None:
+    """Return the part at *path*, None where there is none."""
+    for number in path:
+        parts = children(node)
+        if number >= len(parts):
+            return None
+        node = parts[number]
+    return node
+
+
 def walk(node: Line, path: Path = ()) -> Iterator[tuple[Path, Any]]:
     """Yield every part of *node* with its path, the whole first."""
     yield path, node

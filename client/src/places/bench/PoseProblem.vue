@@ -93,7 +93,7 @@ label {
   font-size: 0.86rem;
 }
 .reading {
-  min-height: 3.4rem;
+  min-height: 4.6rem;
   display: flex;
   align-items: center;
   gap: 1.2rem;

@@ -205,6 +205,12 @@ SQUARE_BINOMIAL = Move(
     examples=(Example("(x+7)^2", "x^2+2x*7+7^2"),),
     refuses=("(7x)^2",),
 )
+POWER_AS_PRODUCT = Move(
+    key="power-as-product",
+    rewrites=(Rewrite("a^2", "a*a"), Rewrite("a^3", "a*a*a")),
+    examples=(Example("(y+4)^2", "(y+4)(y+4)"),),
+    refuses=("y^4",),
+)
 SPLIT_FRACTION = Move(
     key="divide-each-term",
     function=_shared_denominator,
@@ -218,5 +224,6 @@ LAWS = (
     MINUS_INTO_BRACKET,
     MULTIPLY_BRACKETS,
     SQUARE_BINOMIAL,
+    POWER_AS_PRODUCT,
     SPLIT_FRACTION,
 )
