@@ -54,7 +54,7 @@ def python_packages(*, for_tests: bool = False) -> None:
         run("make the virtual environment", [sys.executable, "-m", "venv", VENV], advice=advice)
     pip: list[str | Path] = [PYTHON, "-m", "pip", "install", "-q", "--disable-pip-version-check"]
     if not (VENV / "bin" / "uv").exists():
-        run("install the installer", [*pip, "uv"], advice=advice)
+        run("install the installer", [*pip, "uv==0.13.9"], advice=advice)
     run(
         f"install Python packages ({name})",
         [

@@ -142,7 +142,7 @@ export function useSaving(
     version.value = other.version
     stored = contentOf(other)
     theirs.value = null
-    state.value = 'waiting'
+    state.value = keepMine ? 'waiting' : 'saved'
     if (keepMine) void save()
     return contentOf(other)
   }

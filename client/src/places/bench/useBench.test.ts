@@ -1,0 +1,128 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { entered, fakeServer, judged, settled, type Asked } from './testing'
+import { useBench } from './useBench'
+
+const EXAMPLE = {
+  id: '00000000-0000-0000-0000-000000000002',
+  title: 'Two',
+  task: 'solve',
+  given: '2x = 6',
+  variable: '',
+  form: [],
+  note: '',
+  lines: ['x = 3'],
+  version: 1,
+  changed: '2026-01-01T00:00:00Z',
+}
+
+function answers(asked: Asked): { body: unknown } {
+  if (asked.path.endsWith('/check')) {
+    const lines = (asked.body.lines as string[]).map((text) => judged(text, 'ok'))
+    const answer = { right: true, finished: true, missing: [], extra: [] }
+    return { body: { lines, first_wrong: null, error: null, answer, checks: [] } }
+  }
+  if (asked.path.endsWith('/work')) {
+    return { body: { lines: [judged('2x = 6', 'ok'), judged('x = 3', 'ok')] } }
+  }
+  if (asked.path.endsWith('/inspect')) return { body: { reads: {}, methods: [] } }
+  return { body: { ...EXAMPLE, ...asked.body, version: 2 } }
+}
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  localStorage.clear()
+})
+afterEach(() => void vi.unstubAllGlobals())
+
+async function opened() {
+  const calls = fakeServer(answers)
+  const { value: bench } = entered(() => useBench(() => undefined))
+  await bench.open(EXAMPLE.id)
+  await settled(50)
+  return { bench, calls }
+}
+
+test('a draft becomes a line and leaves the entry empty', async () => {
+  const { bench } = await opened()
+
+  bench.draft.value = '  3 = x '
+  bench.keepDraft()
+
+  expect(bench.content.value.lines).toEqual(['x = 3', '3 = x'])
+  expect(bench.draft.value).toBe('')
+})
+
+test('empty lines are never kept', async () => {
+  const { bench } = await opened()
+
+  bench.draft.value = '   '
+  bench.keepDraft()
+  bench.addLines(['', '  ', 'x = 6/2', ''])
+
+  expect(bench.content.value.lines).toEqual(['x = 3', 'x = 6/2'])
+})
+
+test('every change can be undone one by one and redone', async () => {
+  const { bench } = await opened()
+  const start = JSON.stringify(bench.content.value)
+
+  bench.pose('3x = 9')
+  bench.editLine(0, 'x = 9/3')
+  bench.addLines(['x = 3'])
+  bench.removeLine(0)
+  await bench.workIt()
+  const end = JSON.stringify(bench.content.value)
+  for (let n = 0; n < 5; n += 1) bench.undo()
+  expect(JSON.stringify(bench.content.value)).toBe(start)
+  expect(bench.canUndo.value).toBe(false)
+  for (let n = 0; n < 5; n += 1) bench.redo()
+
+  expect(JSON.stringify(bench.content.value)).toBe(end)
+  expect(bench.canRedo.value).toBe(false)
+})
+
+test('a change that changes nothing is not remembered', async () => {
+  const { bench } = await opened()
+
+  bench.editLine(0, 'x = 3')
+  bench.editLine(0, '   ')
+
+  expect(bench.canUndo.value).toBe(false)
+  expect(bench.content.value.lines).toEqual(['x = 3'])
+})
+
+test('posing an expression changes the task', async () => {
+  const { bench } = await opened()
+
+  bench.pose('18 - 3*(7 - 2)')
+
+  expect(bench.content.value).toMatchObject({ task: 'evaluate', given: '18 - 3*(7 - 2)' })
+})
+
+test('what this browser kept is shown when the example is opened again', async () => {
+  const kept = { ...EXAMPLE, lines: ['x = 3', 'not stored'] }
+  const { id, version, changed, ...content } = kept
+  void [version, changed]
+  localStorage.setItem(
+    `uchuu:unsaved:${id}`,
+    JSON.stringify({ content, version: 1, draft: 'half a li' }),
+  )
+
+  const { bench } = await opened()
+
+  expect(bench.content.value.lines).toEqual(['x = 3', 'not stored'])
+  expect(bench.draft.value).toBe('half a li')
+  bench.undo()
+  expect(bench.content.value.lines).toEqual(['x = 3'])
+})
+
+test('the chosen line is the one whose verdict the details show', async () => {
+  const { bench } = await opened()
+  expect(bench.chosenLine.value).toBeNull()
+
+  bench.chosen.value = 0
+  expect(bench.chosenLine.value?.text).toBe('x = 3')
+  bench.removeLine(0)
+
+  expect(bench.chosen.value).toBeNull()
+})

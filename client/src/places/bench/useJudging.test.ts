@@ -1,0 +1,150 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { ref } from 'vue'
+import { blank, type Content } from './content'
+import { entered, fakeServer, judged, settled, type Asked } from './testing'
+import { useJudging } from './useJudging'
+
+const INSPECTED = {
+  kind: 'linear equation',
+  reads: {
+    text: '2x = 6',
+    latex: '2x=6',
+    sides: { left: '2x', sign: '=', right: '6' },
+    spoken: '',
+  },
+  unknown: 'x',
+  notices: [],
+  ambiguities: [],
+  excluded: [],
+  methods: [],
+  finished_means: [],
+}
+
+function check(asked: Asked): object {
+  const lines = asked.body.lines as string[]
+  return {
+    lines: lines.map((text) => judged(text, text.includes('9') ? 'wrong' : 'ok')),
+    first_wrong: null,
+    error: null,
+    answer: { right: false, finished: false, missing: [], extra: [] },
+    checks: [],
+  }
+}
+
+function answers(asked: Asked): { body: unknown } {
+  return { body: asked.path.endsWith('/check') ? check(asked) : INSPECTED }
+}
+
+beforeEach(() => void vi.useFakeTimers())
+afterEach(() => void vi.unstubAllGlobals())
+
+function bench(lines: string[] = []) {
+  const content = ref<Content>({ ...blank(), given: '2x = 6', lines })
+  const draft = ref('')
+  const { value, leave } = entered(() => useJudging(content, draft))
+  return { content, draft, judging: value, leave }
+}
+
+test('lines are judged when they change, and marks follow', async () => {
+  fakeServer(answers)
+  const { content, judging } = bench(['x = 9'])
+  await settled(50)
+  expect(judging.stops.value.map((stop) => stop.mark)).toEqual(['wrong'])
+
+  content.value = { ...content.value, lines: ['x = 9', 'x = 3'] }
+  await settled(50)
+
+  expect(judging.stops.value.map((stop) => stop.mark)).toEqual(['wrong', 'parallel'])
+})
+
+test('a line that is not judged yet waits, with what was typed', async () => {
+  fakeServer(answers)
+  const { content, judging } = bench(['x = 3'])
+  await settled(50)
+
+  content.value = { ...content.value, lines: ['x = 4'] }
+
+  expect(judging.stops.value[0]).toMatchObject({ mark: 'waiting', text: 'x = 4', sides: null })
+})
+
+test('while typing the verdict comes first, its reason after a pause', async () => {
+  const calls = fakeServer(answers)
+  const { draft, judging } = bench()
+  await settled(50)
+  calls.length = 0
+
+  draft.value = 'x = 3'
+  await settled(30)
+  expect(judging.draftStop.value?.mark).toBe('ok')
+  expect(calls.map((call) => call.body.explains)).toEqual([false])
+  await settled(300)
+
+  expect(calls.map((call) => call.body.explains)).toEqual([false, true])
+})
+
+test('many keys in a row ask once', async () => {
+  const calls = fakeServer(answers)
+  const { draft } = bench()
+  await settled(50)
+  calls.length = 0
+
+  for (const text of ['x', 'x ', 'x =', 'x = 3']) {
+    draft.value = text
+    await settled(5)
+  }
+  await settled(20)
+
+  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(1)
+})
+
+test('the problem is inspected once, not with every line', async () => {
+  const calls = fakeServer(answers)
+  const { content } = bench()
+  await settled(50)
+
+  content.value = { ...content.value, lines: ['x = 3'] }
+  await settled(50)
+
+  expect(calls.filter((call) => call.path.endsWith('/inspect'))).toHaveLength(1)
+})
+
+test('an unreadable problem is told, and forgotten when it is mended', async () => {
+  const failure = { code: 'unreadable', message: 'Too early.', at: 4 }
+  fakeServer((asked) =>
+    asked.body.given === '2x =' ? { status: 422, body: failure } : answers(asked),
+  )
+  const { content, judging } = bench()
+  content.value = { ...content.value, given: '2x =' }
+  await settled(50)
+  expect(judging.givenFailure.value).toMatchObject({ at: 4, message: 'Too early.' })
+  expect(judging.given.value).toBeNull()
+
+  content.value = { ...content.value, given: '2x = 6' }
+  await settled(50)
+
+  expect(judging.givenFailure.value).toBeNull()
+  expect(judging.given.value?.mark).toBe('given')
+})
+
+test('a server that does not answer is told and the lines stay', async () => {
+  fakeServer(() => Promise.reject(new TypeError('no network')))
+  const { judging } = bench(['x = 3'])
+
+  await settled(50)
+
+  expect(judging.failure.value?.code).toBe('network')
+  expect(judging.stops.value[0]).toMatchObject({ text: 'x = 3', mark: 'waiting' })
+})
+
+test('nothing is asked after the place is left', async () => {
+  const calls = fakeServer(answers)
+  const { draft, leave } = bench()
+  await settled(50)
+  calls.length = 0
+
+  draft.value = 'x = 3'
+  leave()
+  await settled(500)
+
+  expect(calls).toEqual([])
+})
