@@ -59,7 +59,7 @@ def _everything() -> dict[str, list[object]]:
         "lint": [_lint],
         "types": [_types],
         "core": [lambda: _pytest("core tests", "core", "--doctest-modules")],
-        "web": [lambda: _pytest("server tests", "web")],
+        "web": [lambda: _pytest("server tests", "web", "launcher")],
         "client": [_client],
         "browser": [_browser],
     }

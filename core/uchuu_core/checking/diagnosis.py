@@ -33,6 +33,7 @@ _LAST = {
     copying.SIGN_CHANGED.key: 1,
     copying.TERM_LOST.key: 2,
 }
+_PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
 _EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key}
 """Errors that are a way of ending: nothing else is done on their line."""
 SEARCHED: tuple[Move, ...] = tuple(
@@ -115,20 +116,22 @@ def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
     except NoPrint:
         return []
     states = lawful_states(before)
-    found = list(_searched(states, target))
+    found = list(_searched(states, target, SEARCHED))
     found = [f for f in found if f.closeness < 2] or found
     if not found or all(f.error in _LAST or f.steps > 6 for f in found):
         found.extend(slips.slips(states, target.line, target.closeness, Found))
+    if not found:  # a slip of the pen beside lawful steps of the same line
+        found.extend(f for f in _searched(states, target, _PEN) if f.closeness < 2)
     return ranked(found, states[0], target)
 
 
-def _searched(states: list[Line], target: Target) -> Iterator[Found]:
+def _searched(states: list[Line], target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
     start_shape = unordered(states[0])
     for steps, state in enumerate(states):
         hits = 0
         parts = places(state)
-        for move in SEARCHED:
-            if move.key in _LAST and steps:
+        for move in moves:
+            if move.key in _LAST and steps and moves is SEARCHED:
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
@@ -199,8 +202,9 @@ _EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)
 
 def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
     last = _LAST.get(found.error, 0) or (3 if found.error in slips.KEYS else 0)
+    rank = 1 if last else 0
     if found.error == copying.NUMBER_CHANGED.key:
-        last = 1
+        last, rank = 1, 1 if found.steps == 0 else 2  # acted on: a slip explains it better
     general = 0
     if found.error == "order-add-before-subtract" and _leads_negative(before):
         general = 1
@@ -209,7 +213,7 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
     order = [move.key for move in ERRORS].index(found.error)
     on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
     return (
-        bool(last),
+        rank,
         found.closeness // 2,
         found.steps,
         found.closeness,

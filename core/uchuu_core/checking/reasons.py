@@ -35,7 +35,6 @@ SENTENCES = {
     "square-binomial": "The square of a binomial has its middle term twice.",
     "divide-each-term": "Every term of the top is divided.",
     "turn-equation-round": "The sides change places.",
-    "clear-denominators": "Every term is multiplied by the common denominator.",
     "read-an-identity": "The line is true for every value.",
     "read-a-contradiction": "The line is never true.",
     "simplify": "One side is worked out.",
@@ -72,6 +71,8 @@ def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
     for move in LAWS:
         for step in move.apply(start):
             if unordered(signs_merged(step.result)) == shape:
+                if move.key == "clear-denominators":
+                    return _cleared(start, end, ring)
                 return Reason(move.key, _sentence(move.key, start, [step], end, ring))
             if move.key not in _AT_TWO_PLACES:
                 continue
@@ -89,6 +90,15 @@ def _turned(start: Line, end: Line) -> Reason:
         if unordered(start.left) == unordered(end.right):
             return Reason("turn-equation-round", SENTENCES["turn-equation-round"])
     return Reason("reorder", "The same, written in another order.")
+
+
+def _cleared(start: Line, end: Line, ring: Ring) -> Reason | None:
+    """Say by what every term was multiplied."""
+    reason = _on_both_sides(start, end, ring)
+    sides = (start.left, start.right) if isinstance(start, Relation) else ()
+    if reason is None or all(len(build.terms_of(side)) == 1 for side in sides):
+        return reason
+    return Reason("clear-denominators", reason.says.replace("both sides", "every term"))
 
 
 _WORKED_OUT = {"work-out-power", "multiply-numbers", "divide-numbers", "add-numbers"}

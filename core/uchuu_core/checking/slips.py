@@ -52,11 +52,12 @@ def slips(
     written = _numerals(line)
     had = set(_numerals(states[0]))
     new = [number for number in written if number not in had]
-    for candidate in _copied(states[0], new, line):
-        near = closeness(candidate)
-        if near is not None and near < 2:
-            yield found(copying.NUMBER_CHANGED.key, near, 0, candidate)
     for steps, state in enumerate(states):
+        for candidate in _copied(state, had, new, line):
+            near = closeness(candidate)
+            if near is not None and near < 2:
+                yield found(copying.NUMBER_CHANGED.key, near, steps, candidate)
+                break
         for candidate in (*_operated(state, written), *_miscalculated(state, had, new)):
             near = closeness(candidate)
             if near is not None and near < 2:
@@ -64,14 +65,14 @@ def slips(
                 return
 
 
-def _copied(before: Line, new: list[Expr], line: Line) -> Iterator[Line]:
-    """Yield *before* with one number, or one letter, exchanged for one that was written."""
-    fresh = [Symbol(name) for name in letters(line) - letters(before)]
-    for path, part in walk(before):
-        if isinstance(part, Number):
-            yield from (replace_at(before, path, number) for number in new)
+def _copied(state: Line, had: set[Expr], new: list[Expr], line: Line) -> Iterator[Line]:
+    """Yield *state* with one number or letter of the line before exchanged for a written one."""
+    fresh = [Symbol(name) for name in letters(line) - letters(state)]
+    for path, part in walk(state):
+        if isinstance(part, Number) and part in had:
+            yield from (replace_at(state, path, number) for number in new)
         elif isinstance(part, Symbol):
-            yield from (replace_at(before, path, letter) for letter in fresh)
+            yield from (replace_at(state, path, letter) for letter in fresh)
 
 
 def _miscalculated(state: Line, had: set[Expr], new: list[Expr]) -> Iterator[Line]:

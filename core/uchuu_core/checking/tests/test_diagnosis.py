@@ -17,6 +17,8 @@ PLANTED = [
     ("evaluate", "20-6*3", "14*3", "order-add-before-multiply"),
     ("evaluate", "5+2*(8-3)", "7*5", "order-add-before-multiply"),
     ("evaluate", "12+8÷4", "5", "order-add-before-multiply"),
+    ("evaluate", "50-20÷5*2", "30÷5*2", "order-add-before-multiply"),
+    ("solve", "5x-3=2x+12", "3x-3=21", "copy-number-changed"),
     ("evaluate", "5+2*3^2", "5+36", "order-multiply-before-power"),
     ("evaluate", "36÷6÷2", "36÷3", "order-multiply-before-divide"),
     ("evaluate", "17-8+5-2", "17-13-2", "order-add-before-subtract"),

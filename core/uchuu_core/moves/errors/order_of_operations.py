@@ -18,6 +18,7 @@ ADD_BEFORE_MULTIPLY = Move(
         Rewrite("a + b÷c", "(a+b)÷c", _PLAIN),
         Rewrite("a + b/c", "(a+b)/c", (Divides("b", "c"), NumberOrSum("a"))),
         Rewrite("a + b÷c*d", "(a+b)÷(c*d)", _PLAIN),
+        Rewrite("a + b÷c*d", "(a+b)÷c*d", _PLAIN),
         Rewrite("a + b÷c", "b÷(a+c)", _PLAIN),
     ),
     distorts="multiply-numbers",

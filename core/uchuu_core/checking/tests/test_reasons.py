@@ -1,0 +1,126 @@
+"""Reasons of right lines, with the actual numbers; right lines in the place of wrong ones."""
+
+from typing import Any
+
+import pytest
+
+from uchuu_core import check, problem_from
+from uchuu_core.checking.fingerprint import NoPrint, print_of
+from uchuu_core.checking.states import lawful_states
+from uchuu_core.kernel.equality import agreement
+from uchuu_core.notation import plain, read
+from uchuu_core.tree.shape import unordered
+
+
+def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
+    record = {"task": task, "given": given, "lines": [line, line]}
+    first: dict[str, Any] = check(problem_from(record))["lines"][0]
+    return first
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "line", "law", "says"),
+    [
+        ("solve", "5x - 3 = 12", "5x = 15", "add-on-both-sides", "Add 3 on both sides."),
+        ("solve", "5x = 2x + 12", "3x = 12", "subtract-on-both-sides", "Subtract 2x on"),
+        ("solve", "5x - 25 = 2x", "3x = 25", "subtract-on-both-sides", "Subtract 2x and add 25"),
+        ("solve", "3x = 15", "x = 5", "divide-both-sides", "Divide both sides by 3."),
+        ("solve", "x/4 = 3", "x = 12", "multiply-both-sides", "Multiply both sides by 4."),
+        ("solve", "-x = 4", "x = -4", "multiply-both-sides", "Multiply both sides by −1."),
+        ("solve", "4 = x", "x = 4", "turn-equation-round", "The sides change places."),
+        ("solve", "2(x + 5) = 8", "2x + 10 = 8", "multiply-into-bracket", "every term"),
+        ("solve", "x/3 + 2 = 7", "x + 6 = 21", "clear-denominators", "every term by 3"),
+        ("solve", "4 = 4", "all real numbers", "read-an-identity", "true for every value"),
+        ("solve", "0 = 7", "no solution", "read-a-contradiction", "never true"),
+        ("evaluate", "18 - 3*5", "18 - 15", "multiply-numbers", "3 × 5 = 15."),
+        ("evaluate", "28 - 9 + 4", "19 + 4", "add-numbers", "28 − 9 = 19."),
+        ("evaluate", "2^3 + 4^2", "8 + 16", "work-out-power", "2^3 = 8, 4^2 = 16."),
+        ("evaluate", "5/6 + 3/8", "20/24 + 9/24", "rewrite-terms", "another form"),
+        ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Like terms"),
+        ("simplify", "x + 3", "3 + x", "reorder", "another order"),
+        ("expand", "(y + 4)^2", "(y + 4)(y + 4)", "power-as-product", "as a product"),
+    ],
+)
+def test_a_right_line_has_its_reason(task: str, given: str, line: str, law: str, says: str) -> None:
+    found = _first_line(task, given, line)
+
+    assert found["verdict"] == "ok"
+    assert found["law"] == law
+    assert says in found["says"]
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "line", "instead"),
+    [
+        ("solve", "3(2x-5) = 9", "6x - 5 = 9", "6x - 15 = 9"),
+        ("simplify", "5x - (2x - 7)", "5x - 2x - 7", "5x - 2x + 7"),
+        ("evaluate", "7 - (-5)", "7 - 5", "7 + 5"),
+        ("solve", "x + 7 = 19", "x = 19", "x = 19 - 7"),
+        ("evaluate", "20 - 6*3", "14*3", "20 - 18"),
+    ],
+)
+def test_the_right_line_stands_beside_the_wrong_one(
+    task: str, given: str, line: str, instead: str
+) -> None:
+    error = _first_line(task, given, line)["error"]
+
+    assert error["instead"] == instead
+    assert agreement(read("1"), read("1")).verdict == "equal"  # type: ignore[arg-type]
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "line"),
+    [
+        ("solve", "3x = 9/2", "x = 9/2 - 3"),
+        ("solve", "(2x)/3 + 4 = (x+10)/5 + 4", "10x + 4 = 3(x+10) + 4"),
+    ],
+)
+def test_right_by_luck_has_a_doubt_and_no_law(task: str, given: str, line: str) -> None:
+    found = _first_line(task, given, line)
+
+    assert found["verdict"] == "ok"
+    assert found["doubt"]
+    assert "law" not in found
+
+
+def test_lawful_states_are_lawful_and_start_with_the_line_itself() -> None:
+    line = read("18 - 3*(7 - 2)^2 + 4/2")
+
+    states = lawful_states(line)
+
+    assert unordered(states[0]) == unordered(line)
+    assert len(states) > 5
+    assert len({repr(unordered(state)) for state in states}) == len(states)
+    for state in states:
+        assert agreement(line, state).verdict == "equal", plain(state)  # type: ignore[arg-type]
+
+
+@pytest.mark.parametrize(
+    ("one", "other", "same"),
+    [
+        ("2(x + 1)", "2x + 2", True),
+        ("(x^2 - 1)/(x - 1)", "x + 1", True),
+        ("1/3 + 1/6", "0.5", True),
+        ("sqrt(2x)", "sqrt(x + x)", True),
+        ("x^2", "x^3", False),
+        ("sqrt(2)", "sqrt(3)", False),
+    ],
+)
+def test_fingerprints_select_equal_expressions(one: str, other: str, same: bool) -> None:
+    prints = [print_of(read(text)) for text in (one, other)]  # type: ignore[arg-type]
+
+    assert (prints[0] == prints[1]) is same
+
+
+def test_a_division_by_zero_has_no_fingerprint() -> None:
+    with pytest.raises(NoPrint):
+        print_of(read("1/(x - x)"))  # type: ignore[arg-type]
+
+
+def test_the_last_line_can_be_judged_without_its_explanation() -> None:
+    record = {"task": "solve", "given": "3x = 6", "lines": ["x = 6"], "explains": False}
+
+    [line] = check(problem_from(record))["lines"]
+
+    assert (line["verdict"], line["error"]) == ("wrong", None)
+    assert line["counter"]

@@ -1,0 +1,95 @@
+"""The private cluster: made, started, stopped, killed and started again."""
+
+import os
+import shutil
+import signal
+import threading
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+
+from launcher.postgres import Cluster, free_port
+from launcher.steps import StepFailed
+
+
+@pytest.fixture(scope="module")
+def cluster() -> Iterator[Cluster]:
+    """Return a cluster in a state folder of its own, which user postgres can reach."""
+    folder = Path("/tmp") / f"uchuu-launcher-{os.getpid()}"
+    before = os.environ.get("UCHUU_STATE")
+    os.environ["UCHUU_STATE"] = str(folder)
+    found = Cluster("trial", durable=False)
+    yield found
+    found.stop()
+    shutil.rmtree(folder)
+    if before is None:
+        del os.environ["UCHUU_STATE"]
+    else:
+        os.environ["UCHUU_STATE"] = before
+
+
+def _process(cluster: Cluster) -> int:
+    text = (cluster.folder / "data" / "postmaster.pid").read_text()
+    return int(text.splitlines()[0])
+
+
+def test_it_starts_twice_as_once_and_stops(cluster: Cluster) -> None:
+    assert not cluster.is_up()
+
+    cluster.start()
+    first = _process(cluster)
+    cluster.start()
+
+    assert cluster.is_up()
+    assert _process(cluster) == first
+    cluster.stop()
+    assert not cluster.is_up()
+
+
+def test_two_starts_at_once_make_one_server(cluster: Cluster) -> None:
+    threads = [threading.Thread(target=cluster.start) for _ in range(2)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+
+    assert cluster.is_up()
+
+
+def test_a_killed_server_is_started_again(cluster: Cluster) -> None:
+    cluster.start()
+    os.kill(_process(cluster), signal.SIGKILL)
+    cluster.start()
+
+    assert cluster.is_up()
+
+
+def test_the_password_is_for_its_owner_only_and_the_database_is_made_once(
+    cluster: Cluster,
+) -> None:
+    cluster.start()
+
+    cluster.create_database("one")
+    cluster.create_database("one")
+
+    assert (cluster.folder / "password").stat().st_mode & 0o077 == 0
+    assert cluster.environment("one")["UCHUU_DB_HOST"] == "127.0.0.1"
+
+
+def test_a_cluster_that_cannot_be_made_says_what_to_do(
+    cluster: Cluster, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    broken = Cluster("broken")
+    monkeypatch.setattr("launcher.postgres._USER", "not allowed: -")
+    monkeypatch.setattr(Cluster, "_program", lambda *_: Path("/bin/false"))
+
+    with pytest.raises(StepFailed) as caught:
+        broken.start()
+
+    assert caught.value.step == "make the database cluster"
+    assert "UCHUU_STATE" in caught.value.advice
+
+
+def test_free_ports_are_free() -> None:
+    assert len({free_port() for _ in range(5)}) > 1
