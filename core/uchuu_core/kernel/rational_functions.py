@@ -11,7 +11,7 @@ from typing import Any
 from flint import fmpq, fmpq_mpoly, fmpq_mpoly_ctx, fmpz_poly
 
 from uchuu_core import limits
-from uchuu_core.kernel.points import NotRational, Undefined, raised, rational
+from uchuu_core.kernel.points import NotRational, Undefined, raised, rational, value_at
 from uchuu_core.tree.nodes import (
     Bracket,
     Expr,
@@ -24,6 +24,7 @@ from uchuu_core.tree.nodes import (
     Sum,
     Symbol,
 )
+from uchuu_core.tree.paths import letters
 
 Key = tuple[tuple[tuple[int, ...], str], ...]
 """A hashable polynomial: its terms, made primitive, leading coefficient positive."""
@@ -127,8 +128,10 @@ class Ring:
                 if quotient is None:
                     raise Undefined
                 return self._lowest(quotient)
-            case Power(base, exponent):
+            case Power(base, exponent) if letters(node):
                 return self._power(self.function(base), self._whole(exponent))
+            case _ if not letters(node):  # exact roots and powers of numbers
+                return RationalFunction(self.constant(value_at(node, {})), self.one)
             case _:
                 raise NotRational
 

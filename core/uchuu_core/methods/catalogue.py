@@ -48,7 +48,7 @@ def chosen(given: Line, task: Task, unknown: str, key: str | None) -> Method:
     found = applicable(given, task, unknown)
     if not found:
         reasons = [m.refusal(given, unknown) for m in METHODS if task in m.tasks]
-        because = next((reason for reason in reasons if reason), "no method serves this task yet")
+        because = reasons[-1] if reasons else "no method serves this task yet"
         raise OutOfScope(f"This problem cannot be worked yet: {because}.")
     return found[0]
 

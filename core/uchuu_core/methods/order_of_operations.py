@@ -33,16 +33,23 @@ _RANKS = {"work-out-power": 0, "multiply-numbers": 1, "divide-numbers": 1, "add-
 _LAWS = (arithmetic.POWER, arithmetic.DIVIDE, arithmetic.MULTIPLY, arithmetic.ADD)
 
 
+Groups = tuple[Path, ...]
+"""The brackets around a part, as paths, outermost first."""
+
+
 class _Place:
     """A part that one operation works out, with its turn."""
 
-    def __init__(self, path: Path, part: Expr, new: Expr, law: str, grouping: int) -> None:
+    def __init__(self, path: Path, part: Expr, new: Expr, law: str, groups: Groups) -> None:
         self.path, self.part, self.new, self.law = path, part, new, law
-        self.turn = (-grouping, _RANKS[law])
+        self.groups, self.rank = groups, _RANKS[law]
 
 
-def _is_group(parent: Line, child: Expr) -> bool:
-    """Whether brackets, a bar or a root hold *child* together."""
+def _is_group(parent: Line, child: Expr, number: int) -> bool:
+    """Whether brackets, a bar or a root hold *child*, part *number* of *parent*, together."""
+    if isinstance(parent, Product) and number > 0:
+        if isinstance(child, Product) or (isinstance(child, Quotient) and child.mark == "÷"):
+            return True
     if isinstance(child, Bracket) or isinstance(parent, (Root, Absolute)):
         return True
     if isinstance(parent, Quotient) and parent.mark == "/":
@@ -50,25 +57,26 @@ def _is_group(parent: Line, child: Expr) -> bool:
     return isinstance(child, Sum) and not isinstance(parent, (Bracket, Relation))
 
 
-def _places(node: Expr, path: Path = (), grouping: int = 0) -> Iterator[_Place]:
+def _places(node: Expr, path: Path = (), groups: Groups = ()) -> Iterator[_Place]:
     for number, child in enumerate(children(node)):
-        inside = grouping + (1 if _is_group(node, child) else 0)
-        yield from _places(child, (*path, number), inside)
+        place = (*path, number)
+        inside = (*groups, place) if _is_group(node, child, number) else groups
+        yield from _places(child, place, inside)
     part = build.without_brackets(node)
     for law in _LAWS:
         assert law.function is not None
         for new in law.function(part):
-            yield _Place(path, node, new, law.key, grouping)  # type: ignore[arg-type]
+            yield _Place(path, node, new, law.key, groups)  # type: ignore[arg-type]
             return
     if isinstance(node, (Absolute, Root)):
-        yield from _root_or_absolute(node, path, grouping)
+        yield from _root_or_absolute(node, path, groups)
 
 
-def _root_or_absolute(node: Absolute | Root, path: Path, grouping: int) -> Iterator[_Place]:
+def _root_or_absolute(node: Absolute | Root, path: Path, groups: Groups) -> Iterator[_Place]:
     if isinstance(node, Absolute):
         value = numeral(node.body)
         if value is not None:
-            yield _Place(path, node, build.number(abs(value)), "work-out-power", grouping)
+            yield _Place(path, node, build.number(abs(value)), "work-out-power", groups)
         return
     value = numeral(node.radicand)
     if value is None or value < 0:
@@ -76,7 +84,7 @@ def _root_or_absolute(node: Absolute | Root, path: Path, grouping: int) -> Itera
     roots = [round(side ** (1 / node.index)) for side in (value.numerator, value.denominator)]
     if Fraction(roots[0] ** node.index, roots[1] ** node.index) == value:
         new = build.number(Fraction(roots[0], roots[1]))
-        yield _Place(path, node, new, "work-out-power", grouping)
+        yield _Place(path, node, new, "work-out-power", groups)
 
 
 def _sentence(place: _Place) -> str:
@@ -130,8 +138,7 @@ def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
         places = list(_places(now))
         if not places:
             break
-        turn = min(place.turn for place in places)
-        ready = [place for place in places if place.turn == turn]
+        ready = _whose_turn(places)
         chosen = [p for p in ready if not any(_inside(q, p) for q in ready)]
         if not decimals:
             yield from _common_denominators(now, chosen)
@@ -146,6 +153,16 @@ def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
             "This expression cannot be worked out to one number by whole steps: "
             "it divides by zero, or holds a root that is not exact."
         )
+
+
+def _whose_turn(places: list[_Place]) -> list[_Place]:
+    """Return the places of lowest rank in each of the innermost groups."""
+    innermost = max(len(place.groups) for place in places)
+    inside = [place for place in places if len(place.groups) == innermost]
+    ranks: dict[Groups, int] = {}
+    for place in inside:
+        ranks[place.groups] = min(place.rank, ranks.get(place.groups, place.rank))
+    return [place for place in inside if place.rank == ranks[place.groups]]
 
 
 def _fitting(node: Expr, decimals: bool) -> Expr:

@@ -113,10 +113,13 @@ def test_a_power_that_would_run_away_is_refused(text: str) -> None:
     [
         ("sqrt(2) + sqrt(3)", "sqrt(5)", "different"),
         ("abs(x)", "x", "different"),
+        ("sqrt(16) + abs(3 - 8)", "9", "equal"),
+        ("27^(2/3)", "9", "equal"),
+        ("sqrt(13^2 - 5^2)", "8", "different"),
         ("sqrt(8)", "2sqrt(2)", "undecided"),
     ],
 )
-def test_roots_are_refuted_rigorously_and_never_guessed_equal(
+def test_roots_are_decided_where_exact_and_never_guessed_equal(
     one: str, other: str, verdict: str
 ) -> None:
     assert agreement(read(one), read(other)).verdict == verdict  # type: ignore[arg-type]

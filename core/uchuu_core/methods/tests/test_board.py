@@ -1,0 +1,149 @@
+"""The lines that each method writes, as a teacher would read them on the board."""
+
+from typing import Any
+
+import pytest
+
+from uchuu_core import Failure, problem_from, work
+from uchuu_core.notation import read
+from uchuu_core.tree.shape import unordered
+
+BOARDS: list[tuple[str, str, str | None, list[str]]] = [
+    ("evaluate", "7^2-(4+6)*(3+1)", None, ["7^2 - 10*4", "49 - 10*4", "49 - 40", "9"]),
+    ("evaluate", "48÷8×(36÷9)", None, ["48 ÷ 8*4", "6*4", "24"]),
+    ("evaluate", "2*3+4*5", None, ["6 + 20", "26"]),
+    ("evaluate", "7-(-5)", None, ["12"]),
+    ("evaluate", "5/6+3/8", None, ["20/24 + 9/24", "29/24"]),
+    ("evaluate", "2 1/3-1 3/4", None, ["7/3 - 7/4", "28/12 - 21/12", "7/12"]),
+    ("evaluate", "0.5*3+1.25", None, ["1.5 + 1.25", "2.75"]),
+    ("evaluate", "(14+6)/(2*5)", None, ["20/10", "2"]),
+    ("evaluate", "sqrt(16)+abs(3-8)", None, ["sqrt(16) + abs(-5)", "4 + 5", "9"]),
+    ("evaluate", "2^3^2", None, ["2^9", "512"]),
+    ("simplify", "9t+3-t", None, ["8t + 3"]),
+    ("simplify", "5x-(2x-7)", None, ["5x - 2x + 7", "3x + 7"]),
+    ("simplify", "2(3a+1)+4a", None, ["6a + 2 + 4a", "10a + 2"]),
+    ("expand", "(x+3)(x+8)", None, ["x^2 + 8x + 3x + 24", "x^2 + 11x + 24"]),
+    ("expand", "(y-5)^2", None, ["(y - 5)(y - 5)", "y^2 - 5y - 5y + 25", "y^2 - 10y + 25"]),
+    ("expand", "2x(x-3)", None, ["2x^2 - 6x"]),
+    (
+        "solve",
+        "2(x+5)=5x-8",
+        None,
+        ["2x + 10 = 5x - 8", "10 = 3x - 8", "18 = 3x", "x = 6"],
+    ),
+    ("solve", "9k+7-8k=13-10", None, ["k + 7 = 3", "k = -4"]),
+    ("solve", "3-5x=18", None, ["-5x = 15", "x = -3"]),
+    ("solve", "x/4=3", None, ["x = 12"]),
+    ("solve", "(2/3)x=8", None, ["x = 12"]),
+    ("solve", "0.5x+1.2=3.7", None, ["0.5x = 2.5", "x = 5"]),
+    ("solve", "5y+7=22", "divide-every-term-first", ["y + 7/5 = 22/5", "y = 3"]),
+    (
+        "solve",
+        "5y+7=22",
+        "undo-in-reverse-order",
+        ["5y = 15", "y = 3"],
+    ),
+    (
+        "solve",
+        "(x-3)/4+2=5",
+        "undo-in-reverse-order",
+        ["(x - 3)/4 = 3", "x - 3 = 12", "x = 15"],
+    ),
+    (
+        "solve",
+        "x/3+2=7",
+        "clear-fractions",
+        ["x + 6 = 21", "x = 15"],
+    ),
+    (
+        "solve",
+        "(x+1)/2-3=x/5",
+        "clear-fractions",
+        [
+            "5(x + 1) - 30 = 2x",
+            "5x + 5 - 30 = 2x",
+            "5x - 25 = 2x",
+            "3x - 25 = 0",
+            "3x = 25",
+            "x = 25/3",
+        ],
+    ),
+    ("solve", "2(x+5)=2x+3", None, ["2x + 10 = 2x + 3", "10 = 3", "no solution"]),
+    ("solve", "4x+6=2(2x+3)", None, ["4x + 6 = 4x + 6", "6 = 6", "all real numbers"]),
+]
+
+
+def _worked(task: str, text: str, method: str | None = None, density: str = "board") -> Any:
+    record = {"task": task, "given": text, "method": method, "house": {"density": density}}
+    return work(problem_from(record))
+
+
+@pytest.mark.parametrize(("task", "given", "method", "lines"), BOARDS)
+def test_the_board(task: str, given: str, method: str | None, lines: list[str]) -> None:
+    answer = _worked(task, given, method)
+
+    written = [unordered(read(line["text"])) for line in answer["lines"]]
+    assert written == [unordered(read(line)) for line in lines], answer["lines"]
+    assert all(line["says"].endswith(".") for line in answer["lines"])
+    assert all(line["verdict"] == "ok" for line in answer["lines"])
+
+
+def test_every_move_is_shown_when_all_are_asked_for() -> None:
+    fine = [line["text"] for line in _worked("solve", "5x - 3 = 12", density="fine")["lines"]]
+
+    assert fine == ["5x - 3 + 3 = 12 + 3", "5x = 15", "5x/5 = 15/5", "x = 3"]
+
+
+def test_a_key_has_only_the_lines_that_carry_it() -> None:
+    key = [line["text"] for line in _worked("solve", "5x - 3 = 12", density="key")["lines"]]
+
+    assert key == ["x = 3"]
+
+
+@pytest.mark.parametrize("density", ["fine", "board", "key"])
+@pytest.mark.parametrize(("task", "given", "method", "lines"), BOARDS[::3])
+def test_every_density_ends_in_the_same_answer(
+    task: str, given: str, method: str | None, lines: list[str], density: str
+) -> None:
+    answer = _worked(task, given, method, density)
+
+    assert unordered(read(answer["answer"])) == unordered(read(lines[-1]))
+
+
+@pytest.mark.parametrize(
+    ("given", "value", "left", "right"),
+    [
+        ("5x - 3 = 2x + 12", "x = 5", ["5*5 - 3", "25 - 3", "22"], ["2*5 + 12", "10 + 12", "22"]),
+        ("x/4 = -3", "x = -12", ["(-12)/4", "-3"], ["-3"]),
+        ("2(x + 1) = 3", "x = 1/2", ["2(1/2 + 1)", "2(1/2 + 2/2)", "2*(3/2)", "3"], ["3"]),
+    ],
+)
+def test_the_check_shows_the_arithmetic_of_both_sides(
+    given: str, value: str, left: list[str], right: list[str]
+) -> None:
+    [check] = _worked("solve", given)["checks"]
+
+    assert (check["value"], check["holds"], check["says"]) == (value, True, "balances")
+    for side, lines in (("left_lines", left), ("right_lines", right)):
+        written = [unordered(read(line["text"])) for line in check[side]]
+        assert written == [unordered(read(line)) for line in lines], check[side]
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "words"),
+    [
+        ("factor", "x^2 - 9", "no method serves this task yet"),
+        ("simplify", "1/x + 2", "letters below a bar"),
+        ("simplify", "sqrt(x) + 2", "roots"),
+        ("solve", "1/x = 2", "below a bar"),
+        ("solve", "sqrt(x) = 2", "not linear"),
+        ("solve", "a*x = 2", "further letters"),
+        ("evaluate", "sqrt(2) + 1", "a root that is not exact"),
+    ],
+)
+def test_what_is_not_built_yet_says_so(task: str, given: str, words: str) -> None:
+    with pytest.raises(Failure) as caught:
+        _worked(task, given)
+
+    assert caught.value.code == "out-of-scope"
+    assert words in caught.value.message

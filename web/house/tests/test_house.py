@@ -1,0 +1,53 @@
+"""House rules belong to a teacher and are obeyed by the algebra."""
+
+import pytest
+from api.testing import ApiClient
+
+DEFAULTS = {"juxtaposition": "equal", "density": "board"}
+
+
+def test_rules_start_with_the_defaults_and_are_kept(ada: ApiClient) -> None:
+    assert ada.call("GET", "/house").json() == DEFAULTS
+
+    ada.call("PUT", "/house", {**DEFAULTS, "density": "fine"})
+    ada.call("PUT", "/house", {**DEFAULTS, "density": "key"})
+
+    assert ada.call("GET", "/house").json() == {**DEFAULTS, "density": "key"}
+
+
+def test_each_teacher_has_rules_of_their_own(ada: ApiClient, ben: ApiClient) -> None:
+    ada.call("PUT", "/house", {**DEFAULTS, "juxtaposition": "tighter"})
+
+    assert ben.call("GET", "/house").json() == DEFAULTS
+
+
+def test_an_unknown_rule_is_refused_and_nothing_changes(ada: ApiClient) -> None:
+    reply = ada.call("PUT", "/house", {**DEFAULTS, "density": "thin"})
+
+    assert reply.status_code == 422
+    assert "density" in reply.json()["message"]
+    assert ada.call("GET", "/house").json() == DEFAULTS
+
+
+@pytest.mark.parametrize(("density", "count"), [("fine", 4), ("board", 2), ("key", 1)])
+def test_the_density_decides_how_many_lines_are_worked(
+    ada: ApiClient, density: str, count: int
+) -> None:
+    ada.call("PUT", "/house", {**DEFAULTS, "density": density})
+
+    problem = {"task": "solve", "given": "5x - 3 = 12"}
+    worked = ada.call("POST", "/algebra/work", problem).json()
+
+    assert len(worked["lines"]) == count
+    assert worked["answers"] == ["3"]
+
+
+def test_inspection_obeys_the_rules(ada: ApiClient) -> None:
+    problem = {"task": "evaluate", "given": "6÷2(1+2)"}
+    values = []
+    for rule in ("equal", "tighter"):
+        ada.call("PUT", "/house", {**DEFAULTS, "juxtaposition": rule})
+        found = ada.call("POST", "/algebra/inspect", problem).json()
+        values.append([reading["value"] for reading in found["ambiguities"][0]["readings"]])
+
+    assert values == [["9", "1"], ["1", "9"]]
