@@ -5,7 +5,7 @@ from typing import Any, Literal, cast, get_args
 
 from uchuu_core import limits
 from uchuu_core.failures import BadRequest, TooLarge
-from uchuu_core.notation.tree_builder import Juxtaposition
+from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.tree.nodes import Line
 
 Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]

@@ -5,7 +5,7 @@ from typing import Any
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.notation import plain, read
-from uchuu_core.notation.tree_builder import Juxtaposition
+from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.tree.nodes import Line, Number, Power, Quotient, Relation, Signed, Sum
 from uchuu_core.tree.paths import letters, walk
 

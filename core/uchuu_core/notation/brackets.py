@@ -21,6 +21,8 @@ from uchuu_core.tree.nodes import (
 )
 
 Notation = Literal["plain", "latex"]
+Juxtaposition = Literal["equal", "tighter"]
+"""House rule: the rank of an unwritten multiplication."""
 Place = Literal[
     "term", "signed", "first factor", "dotted first factor", "factor", "juxtaposed factor",
     "numerator", "denominator", "dividend", "divisor", "base", "exponent", "free",

@@ -1,39 +1,43 @@
 """Reading a line: text → tokens → tree, with the place and the expectation when it fails."""
 
+from __future__ import annotations
+
 from functools import lru_cache
 from importlib import resources
-from typing import Any
-
-from lark import Lark, Token, UnexpectedInput
-from lark.exceptions import UnexpectedToken, VisitError
-from lark.lexer import Lexer
+from typing import TYPE_CHECKING, Any
 
 from uchuu_core import limits
 from uchuu_core.failures import Failure, Unreadable
 from uchuu_core.notation import tokens_latex, tokens_plain
-from uchuu_core.notation.brackets import Notation
-from uchuu_core.notation.tree_builder import Juxtaposition, TreeBuilder
+from uchuu_core.notation.brackets import Juxtaposition, Notation
+from uchuu_core.notation.tokens import Piece
 from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.paths import depth, letters
+
+if TYPE_CHECKING:
+    from lark import Lark, UnexpectedInput
 
 _TOKENS = {"plain": tokens_plain.tokens, "latex": tokens_latex.tokens}
 _NEEDS_OPERAND = "a number, a letter or a bracket should stand here"
 
 
-class _Tokens(Lexer):
-    """Hands lark the tokens that were cut before."""
-
-    def __init__(self, _conf: Any) -> None:
-        pass
-
-    def lex(self, lexer_state: Any, parser_state: Any = None) -> Any:  # noqa: ARG002
-        return iter(lexer_state)
-
-
 @lru_cache(maxsize=1)
 def _parser() -> Lark:
+    """Return the parser; the library behind it is loaded with the first line that is read."""
+    from lark import Lark, Token
+    from lark.lexer import Lexer
+
+    class Pieces(Lexer):
+        """Hands lark the tokens that were cut before."""
+
+        def __init__(self, _conf: Any) -> None:
+            pass
+
+        def lex(self, lexer_state: Any, parser_state: Any = None) -> Any:  # noqa: ARG002
+            return (Token(p.type, p.text, start_pos=p.at) for p in lexer_state)
+
     grammar = resources.files("uchuu_core.notation").joinpath("grammar.lark").read_text("utf-8")
-    return Lark(grammar, parser="lalr", lexer=_Tokens, maybe_placeholders=True)
+    return Lark(grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True)
 
 
 def notation_of(text: str) -> Notation:
@@ -64,6 +68,11 @@ def read(
 def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
     if not text.strip():
         raise Unreadable("This line is empty. Type an expression or an equation.", 0)
+    from lark import UnexpectedInput
+    from lark.exceptions import VisitError
+
+    from uchuu_core.notation.tree_builder import TreeBuilder
+
     found = list(_TOKENS[notation](text))
     try:
         tree = TreeBuilder(notation, juxtaposition).transform(_parser().parse(found))
@@ -85,8 +94,8 @@ def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
     return line
 
 
-def _explained(unexpected: UnexpectedInput, text: str, found: list[Token]) -> Unreadable:
-    token = unexpected.token if isinstance(unexpected, UnexpectedToken) else None
+def _explained(unexpected: UnexpectedInput, text: str, found: list[Piece]) -> Unreadable:
+    token = getattr(unexpected, "token", None)
     if token is None or token.type == "$END":
         opened = sum(t.type in ("OPEN", "OPEN_GROUP") for t in found)
         closed = sum(t.type in ("CLOSE", "CLOSE_GROUP") for t in found)
@@ -108,7 +117,7 @@ def _explained(unexpected: UnexpectedInput, text: str, found: list[Token]) -> Un
     return Unreadable(message, place)
 
 
-def _balance(found: list[Token], place: int) -> int:
-    upto = [token.type for token in found if (token.start_pos or 0) <= place]
+def _balance(found: list[Piece], place: int) -> int:
+    upto = [token.type for token in found if token.at <= place]
     opened = sum(kind in ("OPEN", "OPEN_GROUP") for kind in upto)
     return opened - sum(kind in ("CLOSE", "CLOSE_GROUP") for kind in upto)

@@ -6,8 +6,7 @@ so that one small grammar reads both notations. Raises ``Unreadable`` or ``TooLa
 
 import re
 from collections.abc import Iterable, Iterator
-
-from lark import Token
+from typing import NamedTuple
 
 from uchuu_core import limits
 from uchuu_core.failures import Unreadable
@@ -27,7 +26,18 @@ SUPERSCRIPTS = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
 VULGAR_FRACTIONS = {"½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8"}
 
 
-def scan(text: str, table: re.Pattern[str]) -> Iterator[Token]:
+class Piece(NamedTuple):
+    """A token: its kind in the grammar, its text, and its 0-based place.
+
+    Our own, so that importing the core does not load the parser library.
+    """
+
+    type: str
+    text: str
+    at: int
+
+
+def scan(text: str, table: re.Pattern[str]) -> Iterator[Piece]:
     """Yield the tokens of *text* by a table of named patterns; spaces (``SKIP``) are dropped."""
     limits.require(
         len(text) <= limits.CHARACTERS,
@@ -40,21 +50,21 @@ def scan(text: str, table: re.Pattern[str]) -> Iterator[Token]:
             shown = text[position]
             raise Unreadable(f"“{shown}” has no meaning here. Take it out or replace it.", position)
         if match.lastgroup != "SKIP":
-            yield Token(str(match.lastgroup), match.group(), start_pos=position)
+            yield Piece(str(match.lastgroup), match.group(), position)
         position = match.end()
 
 
-def _checked_number(token: Token) -> None:
+def _checked_number(token: Piece) -> None:
     limits.require(
-        sum(character.isdigit() for character in token) <= limits.DIGITS,
+        sum(character.isdigit() for character in token.text) <= limits.DIGITS,
         f"This number has more than {limits.DIGITS} digits. Use a shorter one.",
-        token.start_pos,
+        token.at,
     )
 
 
-def finish(tokens: Iterable[Token]) -> Iterator[Token]:
+def finish(tokens: Iterable[Piece]) -> Iterator[Piece]:
     """Tell opening from closing bars, insert ``JUXTAPOSED``, and bound digits and nesting."""
-    before: Token | None = None
+    before: Piece | None = None
     open_bars: list[int] = []
     chain = 0
     """Signs or powers stacked on each other without a bracket: ``---x``, ``x^x^x``."""
@@ -67,7 +77,7 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
             kind = "CLOSE_BAR" if closing and open_bars.pop() == len(due) - 1 else "OPEN_BAR"
             if kind == "OPEN_BAR":
                 open_bars.append(len(due))
-            token = Token(kind, str(token), start_pos=token.start_pos)
+            token = Piece(kind, token.text, token.at)
         if kind in ("NUMBER", "MIXED"):
             _checked_number(token)
         if kind in _STACKED:
@@ -75,7 +85,7 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
             limits.require(
                 chain <= limits.NESTING,
                 f"More than {limits.NESTING} signs or powers are stacked here. Simplify the line.",
-                token.start_pos,
+                token.at,
             )
         elif kind not in _KEEPS_STACK:
             chain = 0
@@ -91,7 +101,7 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
             limits.require(
                 len(due) <= limits.NESTING + 1,
                 f"Brackets are nested deeper than {limits.NESTING}. Simplify the line.",
-                token.start_pos,
+                token.at,
             )
         elif kind in CLOSERS and len(due) > 1:
             due.pop()
@@ -99,11 +109,11 @@ def finish(tokens: Iterable[Token]) -> Iterator[Token]:
         before = token
 
 
-def _multiplication(before: Token, token: Token) -> Token:
+def _multiplication(before: Piece, token: Piece) -> Piece:
     if token.type in ("NUMBER", "MIXED"):
         raise Unreadable(
-            f"The number {token} follows “{before}” with nothing between. "
+            f"The number {token.text} follows “{before.text}” with nothing between. "
             "Write * to multiply, ^ for a power, or the number first.",
-            token.start_pos,
+            token.at,
         )
-    return Token("JUXTAPOSED", "", start_pos=token.start_pos)
+    return Piece("JUXTAPOSED", "", token.at)

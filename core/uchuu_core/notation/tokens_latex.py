@@ -6,9 +6,7 @@ After a bare ``^`` exactly one digit belongs to the exponent (``x^10`` is x¹0),
 import re
 from collections.abc import Iterator
 
-from lark import Token
-
-from uchuu_core.notation.tokens import finish, scan
+from uchuu_core.notation.tokens import Piece, finish, scan
 
 TABLE = re.compile(
     r"""(?x)
@@ -44,16 +42,15 @@ TABLE = re.compile(
 )
 
 
-def _single_digits(found: Iterator[Token]) -> Iterator[Token]:
+def _single_digits(found: Iterator[Piece]) -> Iterator[Piece]:
     r"""Cut ``12`` into ``1`` and ``2`` where LaTeX takes one digit: after ``^`` and ``\frac``."""
     due = 0
     for token in found:
-        if due and token.type == "NUMBER" and len(token) > 1:
-            place = token.start_pos or 0
-            for offset, digit in enumerate(token[:due]):
-                yield Token("NUMBER", digit, start_pos=place + offset)
-            if len(token) > due:
-                yield Token("NUMBER", token[due:], start_pos=place + due)
+        if due and token.type == "NUMBER" and len(token.text) > 1:
+            for offset, digit in enumerate(token.text[:due]):
+                yield Piece("NUMBER", digit, token.at + offset)
+            if len(token.text) > due:
+                yield Piece("NUMBER", token.text[due:], token.at + due)
             due = 0
             continue
         yield token
@@ -63,21 +60,21 @@ def _single_digits(found: Iterator[Token]) -> Iterator[Token]:
 _MIXED = re.compile(r"(?<![\d.^])(\d+)\s*\\[dt]?frac\s*(?:\{(\d+)\}\s*\{(\d+)\}|(\d)(\d)(?!\d))")
 
 
-def tokens(text: str) -> Iterator[Token]:
+def tokens(text: str) -> Iterator[Piece]:
     """Yield the tokens of a line in LaTeX; a numeral before a numeral fraction is mixed."""
     return finish(_with_mixed(text))
 
 
-def _with_mixed(text: str) -> Iterator[Token]:
+def _with_mixed(text: str) -> Iterator[Piece]:
     position = 0
     for match in _MIXED.finditer(text):
         yield from _shifted(text[position : match.start()], position)
         whole, a, b, c, d = match.groups()
-        yield Token("MIXED", f"{whole} {a or c}/{b or d}", start_pos=match.start())
+        yield Piece("MIXED", f"{whole} {a or c}/{b or d}", match.start())
         position = match.end()
     yield from _shifted(text[position:], position)
 
 
-def _shifted(part: str, start: int) -> Iterator[Token]:
+def _shifted(part: str, start: int) -> Iterator[Piece]:
     for token in _single_digits(scan(part, TABLE)):
-        yield Token(token.type, str(token), start_pos=start + (token.start_pos or 0))
+        yield Piece(token.type, token.text, start + token.at)

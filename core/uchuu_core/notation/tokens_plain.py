@@ -3,9 +3,7 @@
 import re
 from collections.abc import Iterator
 
-from lark import Token
-
-from uchuu_core.notation.tokens import VULGAR_FRACTIONS, finish, scan
+from uchuu_core.notation.tokens import VULGAR_FRACTIONS, Piece, finish, scan
 
 _VULGAR = "".join(VULGAR_FRACTIONS)
 
@@ -45,6 +43,6 @@ TABLE = re.compile(
 )
 
 
-def tokens(text: str) -> Iterator[Token]:
+def tokens(text: str) -> Iterator[Piece]:
     """Yield the tokens of a line in plain notation."""
     return finish(scan(text, TABLE))

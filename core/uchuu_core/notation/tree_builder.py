@@ -6,13 +6,13 @@ between two numerals is a fraction bar and binds first.
 """
 
 from fractions import Fraction
-from typing import Any, Literal, cast
+from typing import Any, cast
 
 from lark import Token, Transformer, v_args
 
 from uchuu_core import limits
 from uchuu_core.failures import Unreadable
-from uchuu_core.notation.brackets import Notation, Place, needs
+from uchuu_core.notation.brackets import Juxtaposition, Notation, Place, needs
 from uchuu_core.notation.tokens import SUPERSCRIPTS, VULGAR_FRACTIONS
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -38,7 +38,6 @@ from uchuu_core.tree.nodes import (
     ValueSet,
 )
 
-Juxtaposition = Literal["equal", "tighter"]
 Joined = tuple[str, Expr]
 _RELATIONS: dict[str, RelationSign] = {
     "≠": "!=", "≤": "<=", "≥": ">=", r"\ne": "!=", r"\neq": "!=", r"\le": "<=", r"\leq": "<=",
