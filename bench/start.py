@@ -28,6 +28,8 @@ def _started(state: str) -> float:
     for line in process.stdout:
         if "Uchuu is ready" in line:
             break
+    else:
+        raise RuntimeError("it did not start: is another Uchuu on port 8655?")
     seconds = time.monotonic() - begun
     process.send_signal(signal.SIGINT)
     process.wait(30)

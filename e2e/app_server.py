@@ -49,8 +49,7 @@ def ready_server() -> Server:
     """Start the server on the test cluster, with the demo data set anew."""
     TEST_CLUSTER.start()
     TEST_CLUSTER.create_database(DATABASE)
-    server.manage(TEST_CLUSTER, "migrate", "--no-input", "-v", "0", database=DATABASE)
-    server.manage(TEST_CLUSTER, "load_demo", "--reset", database=DATABASE)
+    server.manage(TEST_CLUSTER, "set_up", "--reset", database=DATABASE)
     found = Server(TEST_CLUSTER)
     found.start()
     return found

@@ -17,8 +17,8 @@ SIGN_IN = "marin / harbour-42 (a second teacher: okafor / harbour-42)"
 
 
 def _running() -> tuple[int, int] | None:
-    """Return process and port of the server that an earlier start left running."""
-    place = state_folder() / "server"
+    """Return the process of ./uchuu start, and the port, when an earlier start still serves."""
+    place = state_folder() / "running"
     if not place.exists():
         return None
     process, port = (int(word) for word in place.read_text().split())
@@ -31,23 +31,24 @@ def start(options: argparse.Namespace) -> int:
     if found:
         say(f"Uchuu is running already: {server.address(found[1])}\n  sign in: {SIGN_IN}")
         return 0
-    say("Uchuu starts …")
-    install.python_packages()
-    install.front_end()
-    cluster = Cluster()
-    cluster.start()
-    cluster.create_database()
-    server.manage(cluster, "migrate", "--no-input", "-v", "0")
-    server.manage(cluster, "load_demo")
-    process, port = server.launch(cluster, port=options.port)
-    (state_folder() / "server").write_text(f"{process.pid} {port}")
-    say(f"\nUchuu is ready: {server.address(port)}\n  sign in: {SIGN_IN}\n  ctrl-C stops it.")
 
     def leave(_number: int, _frame: FrameType | None) -> None:
         raise KeyboardInterrupt
 
     signal.signal(signal.SIGTERM, leave)
-    try:
+    signal.signal(signal.SIGINT, leave)
+    say("Uchuu starts …")
+    install.python_packages()
+    install.front_end()
+    cluster = Cluster()
+    process = None
+    try:  # from here on, whatever was started is stopped again, whenever ctrl-C comes
+        cluster.start()
+        cluster.create_database()
+        server.manage(cluster, "set_up")
+        process, port = server.launch(cluster, port=options.port)
+        (state_folder() / "running").write_text(f"{os.getpid()} {port}")
+        say(f"\nUchuu is ready: {server.address(port)}\n  sign in: {SIGN_IN}\n  ctrl-C stops it.")
         code = process.wait()
         say(f"The server ended by itself ({code}). Its log is in {install.logs()}.")
         return 1
@@ -55,8 +56,9 @@ def start(options: argparse.Namespace) -> int:
         say("\nUchuu stops …")
         return 0
     finally:
-        server.end(process)
-        (state_folder() / "server").unlink(missing_ok=True)
+        (state_folder() / "running").unlink(missing_ok=True)
+        if process is not None:
+            server.end(process)
         cluster.stop()
 
 
@@ -64,11 +66,15 @@ def stop(_options: argparse.Namespace) -> int:
     """Stop a server and a database that were left running."""
     found = _running()
     if found:
-        os.kill(found[0], signal.SIGTERM)
+        try:
+            os.kill(found[0], signal.SIGTERM)
+        except ProcessLookupError:
+            say("The starting process is gone; its server is ended by its port.")
+            server.end_on(found[1])
         deadline = time.monotonic() + 15
         while server.is_answering(found[1]) and time.monotonic() < deadline:
             time.sleep(0.1)
-    (state_folder() / "server").unlink(missing_ok=True)
+    (state_folder() / "running").unlink(missing_ok=True)
     for cluster in (Cluster(), checks.TEST_CLUSTER):
         cluster.stop()
     say("Uchuu is stopped.")
@@ -82,8 +88,7 @@ def reset_demo(_options: argparse.Namespace) -> int:
     was_up = cluster.is_up()
     cluster.start()
     cluster.create_database()
-    server.manage(cluster, "migrate", "--no-input", "-v", "0")
-    say(server.manage(cluster, "load_demo", "--reset").strip())
+    say(server.manage(cluster, "set_up", "--reset").strip())
     if not was_up:
         cluster.stop()
     return 0

@@ -60,6 +60,11 @@ def _is_free(port: int) -> bool:
     return True
 
 
+def _place(port: int) -> Path:
+    """Return where the process of the server on *port* is noted."""
+    return state_folder() / f"server-{port}.pid"
+
+
 def launch(
     cluster: Cluster, *, port: int | None = None, database: str = "uchuu"
 ) -> tuple[subprocess.Popen[bytes], int]:
@@ -84,6 +89,7 @@ def launch(
             stderr=output,
             start_new_session=True,
         )
+    _place(port).write_text(str(process.pid))
     deadline = time.monotonic() + 30
     while not is_answering(port):
         if process.poll() is not None or time.monotonic() > deadline:
@@ -103,3 +109,11 @@ def end(process: subprocess.Popen[bytes]) -> None:
         except subprocess.TimeoutExpired:
             os.killpg(process.pid, signal.SIGKILL)
             process.wait(5)
+
+
+def end_on(port: int) -> None:
+    """Stop the server on *port* whose starter is gone."""
+    try:
+        os.kill(int(_place(port).read_text()), signal.SIGTERM)
+    except (OSError, ValueError):
+        return

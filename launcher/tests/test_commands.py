@@ -1,5 +1,8 @@
 """The commands: help for each, failures that say what to do, state folders."""
 
+import os
+import shutil
+import signal
 import subprocess
 import sys
 from pathlib import Path
@@ -8,6 +11,8 @@ import pytest
 
 from launcher import places
 from launcher.install import _digest, _stamped
+from launcher.postgres import free_port
+from launcher.server import is_answering
 from launcher.steps import StepFailed, run
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -90,3 +95,28 @@ def test_a_hidden_project_gets_its_state_elsewhere(
     tmp_path.chmod(0o700)
 
     assert not places._reachable_by_all(tmp_path)
+
+
+@pytest.mark.slow
+def test_an_early_interrupt_leaves_nothing_running() -> None:
+    """Slow: it starts the whole application. The interrupt comes with the first sign of life."""
+    state = Path("/tmp") / f"uchuu-interrupt-{os.getpid()}"
+    port = free_port()
+    process = subprocess.Popen(
+        [sys.executable, ROOT / "uchuu", "start", "--port", str(port)],
+        env={**os.environ, "UCHUU_STATE": str(state)},
+        stdout=subprocess.PIPE,
+        text=True,
+    )
+    assert process.stdout is not None
+    for line in process.stdout:
+        if "Uchuu is ready" in line:
+            break
+    process.send_signal(signal.SIGINT)
+    process.stdout.read()
+
+    assert process.wait(30) == 0
+    assert not is_answering(port)
+    assert not (state / "running").exists()
+    assert not (state / "postgres" / "data" / "postmaster.pid").exists()
+    shutil.rmtree(state)
