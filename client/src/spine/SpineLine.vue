@@ -89,8 +89,7 @@ const sign = computed(() =>
   content: '';
   position: absolute;
   left: calc(50% - 1px);
-  width: 2px;
-  background: var(--ink);
+  border-left: 2px solid var(--ink); /* a border: backgrounds are not printed */
 }
 .on-spine::before {
   top: 0;
@@ -112,8 +111,6 @@ const sign = computed(() =>
 .line[data-mark='parallel'] .on-spine::after,
 .line[data-mark='wrong'] .on-spine::after,
 .line[data-mark='loses'] .on-spine::after {
-  width: 0;
-  background: none;
   border-left: 2px dotted var(--leave-soft);
 }
 .words {

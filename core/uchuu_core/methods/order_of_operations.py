@@ -204,6 +204,8 @@ def _tidy(node: Expr) -> Expr:
         if isinstance(part, Sum):
             terms = (build.as_term(t.body) if t.sign == "+" else t for t in part.terms)
             return Sum(tuple(terms))
+        if isinstance(part, Product):
+            return build.dotted(part)
         if isinstance(part, Bracket) and isinstance(part.body, (Number, Quotient)):
             return part.body
         if isinstance(part, Signed) and isinstance(part.body, Signed):

@@ -2,7 +2,6 @@
 
 from typing import Any
 
-from uchuu_core.tree.build import OPPOSITE
 from uchuu_core.tree.nodes import Bracket, Line, Product, Relation, Signed, Sum
 from uchuu_core.tree.paths import children
 
@@ -19,7 +18,7 @@ def unordered(node: Line) -> Any:
         case Signed("-", body) if isinstance(body, Product):
             return ("sum", (("-", unordered(body)),))
         case Sum():
-            return ("sum", tuple(sorted(_terms(node, "+"), key=repr)))
+            return ("sum", tuple(sorted(_terms(node), key=repr)))
         case Product():
             return ("product", tuple(sorted(_factors(node), key=repr)))
         case Relation(left, sign, right):
@@ -33,15 +32,15 @@ def unordered(node: Line) -> Any:
             return (type(node).__name__, fixed, tuple(unordered(part) for part in parts))
 
 
-def _terms(node: Any, sign: str) -> list[Any]:
+def _terms(node: Sum) -> list[Any]:
+    """List the terms; an added bracket is only written round, a subtracted one is a part."""
     found: list[Any] = []
     for term in node.terms:
-        here = term.sign if sign == "+" else OPPOSITE[term.sign]
         body = term.body.body if isinstance(term.body, Bracket) else term.body
-        if isinstance(body, Sum) and here != "+-":
-            found.extend(_terms(body, here))
+        if isinstance(body, Sum) and term.sign == "+":
+            found.extend(_terms(body))
         else:
-            found.append((here, unordered(body)))
+            found.append((term.sign, unordered(body)))
     return found
 
 

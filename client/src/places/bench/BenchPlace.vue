@@ -247,6 +247,11 @@ useKeys({
 .bench > :deep(.head) {
   grid-area: head;
 }
+@media (max-width: 1150px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) 15rem;
+  }
+}
 .work {
   grid-area: work;
   overflow-y: auto;

@@ -36,6 +36,7 @@ def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
         ("evaluate", "28 - 9 + 4", "19 + 4", "add-numbers", "28 − 9 = 19."),
         ("evaluate", "2^3 + 4^2", "8 + 16", "work-out-power", "2^3 = 8, 4^2 = 16."),
         ("evaluate", "5/6 + 3/8", "20/24 + 9/24", "rewrite-terms", "another form"),
+        ("simplify", "6x - (x + 5)", "6x - x - 5", "take-minus-into-bracket", "every sign"),
         ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Like terms"),
         ("simplify", "x + 3", "3 + x", "reorder", "another order"),
         ("expand", "(y + 4)^2", "(y + 4)(y + 4)", "power-as-product", "as a product"),
