@@ -3,14 +3,17 @@
 from fractions import Fraction
 
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
 from uchuu_core import check, problem_from
+from uchuu_core.checking.diagnosis import SEARCHED
 from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain
-from uchuu_core.testing.generators import linear_equations, number_expressions
+from uchuu_core.testing.generators import linear_equations, number_expressions, polynomials
 from uchuu_core.tree import build
+from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Expr, Relation
 
 PLANTED = [
@@ -127,6 +130,34 @@ def test_what_follows_from_a_wrong_line_is_follow_through(
 
 def _plus(node: Expr, shift: int) -> Expr:
     return build.add(node, build.number(shift))
+
+
+_PROBLEMS = st.one_of(
+    linear_equations().map(lambda problem: ("solve", problem[0])),
+    number_expressions().map(lambda node: ("evaluate", node)),
+    polynomials().map(lambda node: ("simplify", node)),
+)
+
+
+@given(_PROBLEMS, st.sampled_from(SEARCHED), st.data())
+@settings(max_examples=120, deadline=None, suppress_health_check=[HealthCheck.filter_too_much])
+def test_what_an_error_writes_is_called_wrong_and_traced_to_it(
+    problem: tuple[str, Expr | Relation], error: Move, data: st.DataObject
+) -> None:
+    """At any place of any problem; another error may write the same, then both are named."""
+    task, node = problem
+    steps = list(error.apply(without_brackets(node)))
+    assume(steps)
+    wrong = plain(data.draw(st.sampled_from(steps)).result)
+
+    record = {"task": task, "given": plain(node), "lines": [wrong, wrong]}
+    line = check(problem_from(record))["lines"][0]
+
+    assume(line["verdict"] != "ok")  # a coincidence of numbers: the kernel decides
+    assert line["verdict"] == "wrong"
+    named = line["error"]
+    assert named is not None
+    assert error.key in (named["id"], *named["also"])
 
 
 @pytest.mark.parametrize(

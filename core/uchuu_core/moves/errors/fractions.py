@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from math import lcm
 
-from uchuu_core.moves.conditions import Above, Divides, Numeral, numeral
+from uchuu_core.moves.conditions import Above, Different, Divides, Numeral, numeral
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
@@ -16,7 +16,7 @@ ADD_TOPS_AND_BOTTOMS = Move(
     rewrites=(
         Rewrite("a/b + c/d", "(a+c)/(b+d)", _FOUR),
         Rewrite("a/b - c/d", "(a-c)/(b+d)", _FOUR),
-        Rewrite("a/b - c/d", "(a-c)/(b-d)", _FOUR),
+        Rewrite("a/b - c/d", "(a-c)/(b-d)", (*_FOUR, Different("b", "d"))),
     ),
     distorts="add-fractions",
     examples=(Example("1/3+2/5", "(1+2)/(3+5)"),),
