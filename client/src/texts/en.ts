@@ -1,7 +1,6 @@
 /** Every word that the interface shows, in one place, ready for translation. */
 import type { components } from '@/api/schema'
 
-type Verdict = components['schemas']['CheckedLine']['verdict']
 type Task = components['schemas']['ProblemIn']['task']
 
 export const words = {
@@ -67,11 +66,9 @@ export const words = {
     fresh: 'New example',
     print: 'Printable key',
     details: 'About this line',
-    noLines: 'No line yet',
     noLinesSays:
       'Write the first line under the problem, or let it be worked. Each line is judged as you write it.',
     chooseStop: 'Choose a line to see its law, its condition, or the error behind it.',
-    law: 'Law',
     condition: 'Only where',
     errorName: 'The error',
     also: 'Or',
@@ -100,8 +97,6 @@ export const words = {
     answerWrong: 'The last line is not equal to the given.',
     answerOpen: 'Equal to the given, not finished yet.',
     missing: 'Missing',
-    extra: 'Not a solution of the given',
-    climb: 'difficulty',
   },
   save: {
     saved: 'saved',
@@ -184,11 +179,5 @@ export const words = {
   },
   failures: {
     network: 'The server does not answer. What you typed is kept here.',
-    close: 'Close',
-    at: (n: number) => `at place ${n + 1}`,
   },
 } as const
-
-export function stopWords(verdict: Verdict): string {
-  return words.stops[verdict]
-}

@@ -209,6 +209,9 @@ useKeys({
           @up="content.lines.length && choose(content.lines.length - 1)"
           @leave="choose(null)"
         />
+        <p v-if="!content.lines.length && !draft" class="quiet first">
+          {{ words.bench.noLinesSays }}
+        </p>
       </div>
     </main>
     <aside class="side" :aria-label="words.bench.details">
@@ -280,6 +283,9 @@ useKeys({
 .choosable {
   cursor: pointer;
   border-radius: 6px;
+}
+.first {
+  padding-left: 2.6rem;
 }
 .away {
   color: var(--leave);

@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import PoseProblem from './PoseProblem.vue'
-import { fakeServer, settled } from './testing'
+import { fakeServer, settled } from '@/shared/testing/server'
 
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.unstubAllGlobals())

@@ -7,7 +7,7 @@ import { words } from '@/texts/en'
 import GivenProblem from './GivenProblem.vue'
 import OriginalCheck from './OriginalCheck.vue'
 import StopDetails from './StopDetails.vue'
-import { judged } from './testing'
+import { judged } from '@/shared/testing/server'
 
 function details(verdict: string, more: object = {}, mark = verdict) {
   const line = judged('x = 3', verdict, more) as CheckedLine

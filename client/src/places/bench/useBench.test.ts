@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { entered, fakeServer, judged, settled, type Asked } from './testing'
+import { entered, fakeServer, judged, settled, type Asked } from '@/shared/testing/server'
 import { useBench } from './useBench'
 
 const EXAMPLE = {

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ref } from 'vue'
 import { blank, type Content } from './content'
-import { entered, fakeServer, judged, settled, type Asked } from './testing'
+import { entered, fakeServer, judged, settled, type Asked } from '@/shared/testing/server'
 import { useJudging } from './useJudging'
 
 const INSPECTED = {

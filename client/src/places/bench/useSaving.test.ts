@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ref } from 'vue'
 import { signedOut, type Schemas } from '@/api/client'
 import { blank, type Content } from './content'
-import { entered, fakeServer, settled } from './testing'
+import { entered, fakeServer, settled } from '@/shared/testing/server'
 import { keptContent, useSaving } from './useSaving'
 
 const STORED: Schemas['ExampleOut'] = {

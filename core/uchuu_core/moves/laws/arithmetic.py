@@ -7,7 +7,7 @@ from fractions import Fraction
 from uchuu_core.moves.conditions import Nonzero, Numeral, numeral
 from uchuu_core.moves.move import Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Power, Product, Quotient, Signed, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Number, Power, Product, Quotient, Signed, Sum
 from uchuu_core.tree.paths import walk
 
 _MOST_BITS = 4000
@@ -112,12 +112,6 @@ SUBTRACT = Move(
     examples=(Example("15-9", "6"),),
     refuses=("15-x",),
 )
-
-
-def signed_value(term: Term) -> Fraction | None:
-    """Return the value of a term that is a plain number, else None."""
-    value = numeral(term.body)
-    return None if value is None else value if term.sign == "+" else -value
 
 
 LAWS = (POWER, MULTIPLY, DIVIDE, ADD, ADD_FRACTIONS, SUBTRACT)

@@ -11,7 +11,7 @@ from uchuu_core.moves.conditions import Nonzero
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
 from uchuu_core.moves.move import Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Outcome, Relation, Sum, Term
 
 
 def added_to_side(side: Expr, term: Term) -> Expr:
@@ -123,8 +123,3 @@ LAWS = (
     IDENTITY,
     CONTRADICTION,
 )
-
-
-def number_over(node: Expr, below: Fraction) -> Expr:
-    """Write *node* divided by a number without working it out: ``15/5``, ``(x+1)/2``."""
-    return Quotient(node, build.number(below)) if below != 1 else node

@@ -1,0 +1,56 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { afterEach, expect, test, vi } from 'vitest'
+import { fakeServer, type Asked } from '@/shared/testing/server'
+import { words } from '@/texts/en'
+import HousePlace from './HousePlace.vue'
+
+afterEach(() => void vi.unstubAllGlobals())
+
+function server() {
+  let rules: Record<string, unknown> = { juxtaposition: 'equal', density: 'board' }
+  return ({ method, path, body }: Asked) => {
+    if (path.endsWith('/house')) {
+      if (method === 'PUT') rules = body
+      return { body: rules }
+    }
+    if (path.endsWith('/read')) {
+      const latex = rules.juxtaposition === 'equal' ? '\\frac{1}{2}x' : '\\frac{1}{2x}'
+      return { body: { text: '', latex, sides: {}, spoken: `read ${rules.juxtaposition}` } }
+    }
+    const count = { fine: 4, board: 3, key: 1 }[String(rules.density)] ?? 0
+    const lines = Array.from({ length: count }, (_, n) => ({ text: `${n}`, latex: `${n}` }))
+    return { body: { lines } }
+  }
+}
+
+test('each rule has a live example that changes with the choice', async () => {
+  const calls = fakeServer(server())
+  const place = mount(HousePlace)
+  await flushPromises()
+  expect(place.findAll('figure')[1]?.findAll('.katex')).toHaveLength(4)
+
+  await place.findAll('input[name=juxtaposition]')[1]?.trigger('change')
+  await flushPromises()
+  expect(place.text()).toContain('read tighter')
+  await place.findAll('input[name=density]')[2]?.trigger('change')
+  await flushPromises()
+
+  expect(place.findAll('figure')[1]?.findAll('.katex')).toHaveLength(2)
+  expect(place.find('[role=status]').text()).toBe(words.house.kept)
+  const sent = calls.filter(({ method }) => method === 'PUT').map(({ body }) => body)
+  expect(sent).toEqual([
+    { juxtaposition: 'tighter', density: 'board' },
+    { juxtaposition: 'tighter', density: 'key' },
+  ])
+})
+
+test('rules that cannot be had or kept say why', async () => {
+  const away = { code: 'database-away', message: 'The database does not answer.', at: null }
+  fakeServer(() => ({ status: 503, body: away }))
+  const place = mount(HousePlace)
+
+  await flushPromises()
+
+  expect(place.find('[role=alert]').text()).toBe(away.message)
+  expect(place.find('fieldset').exists()).toBe(false)
+})
