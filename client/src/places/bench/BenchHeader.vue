@@ -101,7 +101,8 @@ const listed = tasks.some((task) => task.value === props.task)
   padding: 0.25rem 0.4rem;
   margin-left: -0.4rem;
   color: inherit;
-  width: 15rem;
+  flex: 0 1 15rem;
+  min-width: 5rem;
   text-overflow: ellipsis;
 }
 .title:hover {

@@ -28,7 +28,7 @@ const { checked, inspected, givenFailure, failure, stops, draftStop, given } = j
 const posing = ref(false)
 const editText = ref('')
 const entry = ref<InstanceType<typeof EntryLine> | null>(null)
-const lineElements = ref<HTMLElement[]>([])
+const lineElements = new Map<number, HTMLElement>()
 
 const showsPose = computed(() => posing.value || !content.value.given || !!givenFailure.value)
 const chosenMark = computed(() =>
@@ -80,7 +80,13 @@ async function workIt(method?: string): Promise<void> {
 function choose(index: number | null): void {
   chosen.value = index
   editing.value = null
-  void nextTick(() => (index === null ? entry.value?.focus() : lineElements.value[index]?.focus()))
+  void nextTick(() => (index === null ? entry.value?.focus() : lineElements.get(index)?.focus()))
+}
+
+/** Lines come and go while they are edited: each is found by its number. */
+function noteElement(index: number, element: unknown): void {
+  if (element instanceof HTMLElement) lineElements.set(index, element)
+  else lineElements.delete(index)
 }
 
 function moveFrom(index: number, by: number): void {
@@ -179,7 +185,7 @@ useKeys({
             />
             <div
               v-else
-              ref="lineElements"
+              :ref="(element) => noteElement(index, element)"
               class="choosable"
               role="button"
               tabindex="0"

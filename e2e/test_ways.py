@@ -1,0 +1,156 @@
+"""Ways of working: only the keyboard, a chosen method, other tasks, other windows and sizes."""
+
+import re
+
+import pytest
+from bench_page import Bench, sign_in
+from playwright.sync_api import BrowserContext, Page, expect
+
+
+def test_a_whole_example_is_done_without_the_mouse(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    expect(page).to_have_url(re.compile(r"/bench/[0-9a-f-]{36}"))
+    page.keyboard.press("Alt+n")
+    expect(page.get_by_label("The problem, as the sheet has it")).to_be_focused()
+    page.keyboard.type("4x + 6 = 30")
+    page.keyboard.press("Enter")
+    expect(bench.entry).to_be_focused()
+
+    for line in ("4x = 36", "x = 9"):
+        page.keyboard.type(line)
+        page.keyboard.press("Enter")
+    bench.expect_marks("wrong", "parallel")
+    page.keyboard.press("ArrowUp")
+    page.keyboard.press("ArrowUp")
+    expect(bench.stops.nth(0)).to_be_focused()
+    page.keyboard.press("Enter")
+    expect(page.get_by_label("Line 1", exact=True)).to_be_focused()
+    page.keyboard.press("Control+a")
+    page.keyboard.type("4x = 24")
+    page.keyboard.press("Enter")
+    bench.expect_marks("ok", "wrong")
+    page.keyboard.press("ArrowDown")
+    page.keyboard.press("Delete")
+    bench.expect_marks("unfinished")
+    page.keyboard.press("Escape")
+    page.keyboard.type("x = 6")
+    page.keyboard.press("Enter")
+
+    bench.expect_marks("ok", "ok")
+    expect(bench.original).to_contain_text("balances")
+
+
+def test_a_way_to_work_it_is_chosen_and_then_edited(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("x/3 + 2 = 7")
+
+    page.get_by_role("button", name="clear fractions").click()
+    expect(bench.stops.first).to_contain_text("Multiply every term by 3.")
+    bench.stops.first.dblclick()
+    page.get_by_label("Line 1", exact=True).fill("x + 2 = 21")
+    page.keyboard.press("Enter")
+
+    expect(bench.stops.first).to_contain_text("Multiplies only the fraction terms")
+    page.keyboard.press("Control+z")
+    expect(bench.stops.first).to_contain_text("Multiply every term by 3.")
+
+
+@pytest.mark.parametrize(
+    ("problem", "task", "lines", "says"),
+    [
+        ("18 - 3*(7 - 2)", "Evaluate", ["18 - 3*5", "18 - 15", "3"], "The answer is right."),
+        ("3(3t + 1) - t", "Simplify", ["9t + 3 - t"], "Equal to the given, not finished yet."),
+        ("5x - (2x - 7)", "Simplify", ["5x - 2x - 7"], "The last line is not equal to the given."),
+    ],
+)
+def test_an_expression_hangs_on_the_spine_and_its_answer_is_held_against_the_given(
+    page: Page, problem: str, task: str, lines: list[str], says: str
+) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose(problem)
+    expect(page.get_by_label("Task")).to_have_value(task.lower())
+
+    bench.write(*lines)
+
+    expect(page.get_by_label("The answer")).to_contain_text(says)
+    expect(page.locator(".spine")).to_have_class(re.compile("hanging"))
+
+
+def test_the_name_and_the_task_are_saved_and_undone(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2(x + 3)")
+    name = page.get_by_label("Name of the example")
+
+    name.fill("A rope and a half")
+    page.keyboard.press("Enter")
+    page.get_by_label("Task").select_option("expand")
+    bench.expect_saved()
+    page.goto("/examples")
+    page.get_by_role("link", name="A rope and a half").first.click()
+
+    expect(name).to_have_value("A rope and a half")
+    expect(page.get_by_label("Task")).to_have_value("expand")
+
+
+def test_what_i_have_is_kept_over_the_other_window_when_i_say_so(
+    page: Page, window: BrowserContext
+) -> None:
+    sign_in(page)
+    first = Bench(page)
+    first.pose("4x = 20")
+    first.write("x = 20/4")
+    first.expect_saved()
+    other = window.new_page()
+    other.goto(page.url)
+    second = Bench(other)
+    second.expect_marks("unfinished")
+    second.write("x = 5")
+    second.expect_saved()
+
+    first.write("5 = x")
+    dialog = page.get_by_role("dialog", name="This example was changed in another window")
+    dialog.get_by_role("button", name="Keep what I have here").click()
+    first.expect_saved()
+    other.reload()
+
+    expect(second.stops.nth(1)).to_contain_text("5")
+    expect(second.stops).to_have_count(2)
+    page.keyboard.press("Control+z")
+    expect(first.stops.nth(1)).to_contain_text("20/4 = 5.")
+
+
+@pytest.mark.parametrize(("width", "height"), [(1024, 768), (1280, 800), (1920, 1080)])
+def test_nothing_is_cut_off_from_a_small_laptop_to_a_projector(
+    page: Page, width: int, height: int
+) -> None:
+    page.set_viewport_size({"width": width, "height": height})
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2(3x - 4) - (x + 5) = 3x + 7")
+    page.keyboard.press("Alt+w")
+    expect(bench.stops.last).to_contain_text("Divide both sides by 2.")
+
+    for part in (bench.entry, bench.details, bench.original, bench.stops.first):
+        part.scroll_into_view_if_needed()
+        box = part.bounding_box()
+        assert box is not None
+        assert box["x"] >= 0
+        assert box["x"] + box["width"] <= width
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
+
+
+def test_judging_does_not_move_the_lines(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x + 6 = 30")
+    bench.write("4x = 24")
+    before = bench.stops.first.bounding_box()
+
+    for text in ("x", "x =", "x = 6", "x = 7", "x = ("):
+        bench.entry.fill(text)
+        expect(page.locator(".entry")).to_have_attribute("data-judged", text)
+        assert bench.stops.first.bounding_box() == before
