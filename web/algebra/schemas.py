@@ -124,6 +124,8 @@ class Checked(Schema):
     error: str | None
     answer: Answer
     checks: list[CandidateCheck] = []
+    unexplained: bool | None = None
+    """Some lines have verdicts only; asking again goes on explaining."""
 
 
 class WorkedLine(Schema):

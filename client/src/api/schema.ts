@@ -590,6 +590,8 @@ export interface components {
              * @default []
              */
             checks: components["schemas"]["CandidateCheck"][];
+            /** Unexplained */
+            unexplained?: boolean | null;
         };
         /**
          * CheckedLine

@@ -6,9 +6,11 @@ nothing is named.
 """
 
 from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
+from uchuu_core import limits
 from uchuu_core.checking import slips
 from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
 from uchuu_core.checking.states import lawful_states
@@ -79,6 +81,7 @@ class Target:
 
     def closeness(self, candidate: Line) -> int | None:
         """Return how close *candidate* comes (see ``Found``), None when it is another line."""
+        limits.check_time()
         if isinstance(candidate, Relation) is not self.is_equation:
             return None
         near = None
@@ -108,6 +111,19 @@ def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
     return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
+def _collect(found: list[Found], states: list[Line], target: Target) -> None:
+    """Fill *found*: the errors first, slips where no error explains the line nearly."""
+    for item in _searched(states, target, SEARCHED):
+        found.append(item)
+    near = [f for f in found if f.closeness < 2]
+    if near:
+        found[:] = near
+    if not found or all(f.error in _LAST or f.steps > 6 for f in found):
+        found.extend(slips.slips(states, target.line, target.closeness, Found))
+    if not found:  # a slip of the pen beside lawful steps of the same line
+        found.extend(f for f in _searched(states, target, _PEN) if f.closeness < 2)
+
+
 @lru_cache(maxsize=2048)  # a paper is judged again with every key; only its last line is new
 def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
     """Return every error that leads from *before* to *line*, best first; empty when none does."""
@@ -115,13 +131,11 @@ def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
         target = Target(line)
     except NoPrint:
         return []
-    states = lawful_states(before)
-    found = list(_searched(states, target, SEARCHED))
-    found = [f for f in found if f.closeness < 2] or found
-    if not found or all(f.error in _LAST or f.steps > 6 for f in found):
-        found.extend(slips.slips(states, target.line, target.closeness, Found))
-    if not found:  # a slip of the pen beside lawful steps of the same line
-        found.extend(f for f in _searched(states, target, _PEN) if f.closeness < 2)
+    found: list[Found] = []
+    with limits.within(limits.SEARCH_SECONDS):
+        states = lawful_states(before)
+        with suppress(limits.OutOfTime):
+            _collect(found, states, target)
     return ranked(found, states[0], target)
 
 
@@ -168,8 +182,14 @@ def directly_reproduced(before: Line, line: Line) -> Found | None:
         target = Target(line)
     except NoPrint:
         return None
+    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+        return _only_an_error(before, target)
+    return None
+
+
+def _only_an_error(before: Line, target: Target) -> Found | None:
     start = without_brackets(before)
-    states = lawful_states(before, most=40)
+    states = lawful_states(before)
     if any(unordered(state) == target.shape for state in states):
         return None
     parts = places(start)

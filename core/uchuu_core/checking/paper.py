@@ -3,8 +3,10 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
+from time import monotonic
 from typing import Any
 
+from uchuu_core import limits
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.line import Judgement, is_statement, judged
@@ -36,6 +38,9 @@ _STOPS = {
 def check(problem: Problem) -> dict[str, Any]:
     """Return the contract's ``check`` answer for *problem* with its lines.
 
+    ``unexplained``: time ran out for laws and errors (never for verdicts); what was found is
+    remembered, so asking again goes on.
+
     Raises:
         Unreadable, TooLarge: the given itself cannot be read (a bad line is only marked).
     """
@@ -47,6 +52,8 @@ def check(problem: Problem) -> dict[str, Any]:
     broken = False
     first_wrong: int | None = None
     error: str | None = None
+    until = monotonic() + limits.EXPLAINING_SECONDS
+    is_explained = True
     for number, line in enumerate(lines, start=1):
         text = problem.lines[number - 1]
         if isinstance(line, Failure):
@@ -57,7 +64,8 @@ def check(problem: Problem) -> dict[str, Any]:
         if is_last and not broken and not judgement.is_check_line:
             _hold_against_original(judgement, line, context)
         record = _record(text, line, judgement)
-        explains = problem.explains or not is_last
+        explains = (problem.explains or not is_last) and monotonic() < until
+        is_explained = is_explained and (explains or monotonic() < until)
         if judgement.verdict in ("wrong", "loses"):
             named = _named_error(before, line, judgement, context) if explains else None
             record["error"] = named and _as_dict(named)
@@ -82,6 +90,7 @@ def check(problem: Problem) -> dict[str, Any]:
         "error": error,
         "answer": _answer(answer, context),
         "checks": _checks(answer, context),
+        "unexplained": not is_explained,
     }
 
 

@@ -3,9 +3,11 @@
 A reason is shown only where it reproduces the line; a line may be right without one.
 """
 
+from contextlib import suppress
 from dataclasses import dataclass
 from functools import lru_cache
 
+from uchuu_core import limits
 from uchuu_core.checking.tidy import signs_merged
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, Ring
@@ -67,6 +69,18 @@ def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
     start, end = without_brackets(before), without_brackets(line)
     if unordered(start) == unordered(end):
         return _turned(start, end)
+    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+        reason = _by_law(start, end, ring)
+        if reason is not None:
+            return reason
+    try:
+        return _by_values(start, end, ring)
+    except (NotRational, Undefined):
+        return None
+
+
+def _by_law(start: Line, end: Line, ring: Ring) -> Reason | None:
+    """Find the law whose one application, or two of one kind, gives the line as written."""
     shape = unordered(signs_merged(end))
     for move in LAWS:
         for step in move.apply(start):
@@ -79,10 +93,7 @@ def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
             for second in move.apply(step.result):
                 if unordered(signs_merged(second.result)) == shape:
                     return Reason(move.key, _sentence(move.key, start, [step, second], end, ring))
-    try:
-        return _by_values(start, end, ring)
-    except (NotRational, Undefined):
-        return None
+    return None
 
 
 def _turned(start: Line, end: Line) -> Reason:

@@ -1,5 +1,8 @@
 """The right line in the place of a wrong one: what the distorted law would have given there."""
 
+from contextlib import suppress
+
+from uchuu_core import limits
 from uchuu_core.checking.diagnosis import Found
 from uchuu_core.failures import Failure
 from uchuu_core.methods.catalogue import next_line
@@ -26,7 +29,9 @@ def right_line(before: Line, found: Found | None, task: str, unknown: str) -> Li
     law = _LAWS.get(_DISTORTED.get(found.error, "")) if found else None
     if found is not None and law is not None and found.steps == 0:
         wanted = _parts(found.wrong)
-        results = [step.result for step in law.apply(start)]
+        results: list[Line] = []
+        with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+            results.extend(step.result for step in law.apply(start))
         if results:
             return max(results, key=lambda line: len(_parts(line) & wanted))
     try:

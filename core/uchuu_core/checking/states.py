@@ -6,6 +6,7 @@ forms that laws make of it in a few steps: numbers worked out, brackets opened, 
 
 from collections.abc import Iterator
 
+from uchuu_core import limits
 from uchuu_core.moves.laws import arithmetic, equations, expanding, signs
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Move, places
@@ -39,14 +40,18 @@ def lawful_states(line: Line, most: int = MOST_STATES) -> list[Line]:
     start: Line = without_brackets(line)
     found = [start]
     seen = {repr(unordered(start))}
-    for new in _next_to(found):
-        mark = repr(unordered(new))
-        if mark in seen:
-            continue
-        seen.add(mark)
-        found.append(new)
-        if len(found) >= most:
-            break
+    try:
+        for new in _next_to(found):
+            limits.check_time()
+            mark = repr(unordered(new))
+            if mark in seen:
+                continue
+            seen.add(mark)
+            found.append(new)
+            if len(found) >= most:
+                break
+    except limits.OutOfTime:
+        pass  # the states found so far are lawful
     return found
 
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 
+from uchuu_core.failures import OutOfScope
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, shown
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
@@ -143,6 +144,8 @@ def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
     if new != now:
         now = new
         yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+    if any(isinstance(f, Sum) for _, p in walk(now) for f in getattr(p, "factors", ())):
+        raise OutOfScope("This is too long to be written out. Use fewer brackets.")
     if isinstance(now, Sum):
         joined = expanding.collected(now)
         if joined != now:

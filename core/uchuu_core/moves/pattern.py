@@ -11,6 +11,7 @@ from functools import lru_cache
 from itertools import product as choices
 from types import MappingProxyType
 
+from uchuu_core import limits
 from uchuu_core.moves.conditions import Bindings, Condition
 from uchuu_core.notation import read
 from uchuu_core.tree import build
@@ -175,6 +176,7 @@ def _signed_group(slot: Term, taken: list[Term]) -> Expr:
 
 
 def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, rules: Rules) -> Iterator[Bindings]:
+    limits.check_time()
     if not pairs:
         yield bound
         return
@@ -194,6 +196,7 @@ def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[tuple[tuple[in
 def _runs(
     slots: list[Term], node: Sum, used: frozenset[int], bound: Bindings, rules: Rules
 ) -> Iterator[tuple[tuple[int, ...], Bindings]]:
+    limits.check_time()
     if not slots:
         yield tuple(sorted(used)), bound
         return

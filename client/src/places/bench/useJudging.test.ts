@@ -82,6 +82,21 @@ test('while typing the verdict comes first, its reason after a pause', async () 
   expect(calls.map((call) => call.body.explains)).toEqual([false, true])
 })
 
+test('a long paper that is not explained yet is asked again', async () => {
+  let left = 2
+  const calls = fakeServer((asked) => {
+    if (!asked.path.endsWith('/check')) return { body: INSPECTED }
+    left -= 1
+    return { body: { ...check(asked), unexplained: left > 0 } }
+  })
+  bench(['x = 3'])
+
+  await settled(50)
+  await settled(1000)
+
+  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(2)
+})
+
 test('many keys in a row ask once', async () => {
   const calls = fakeServer(answers)
   const { draft } = bench()

@@ -56,7 +56,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
         inspect(body, control.signal),
       ])
       checked.value = answer
-      if (!explains) whySoon()
+      if (!explains || answer.unexplained) whySoon()
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return

@@ -4,7 +4,7 @@ from typing import Any
 
 import pytest
 
-from uchuu_core import check, problem_from
+from uchuu_core import check, limits, problem_from
 from uchuu_core.checking.fingerprint import NoPrint, print_of
 from uchuu_core.checking.states import lawful_states
 from uchuu_core.kernel.equality import agreement
@@ -116,6 +116,43 @@ def test_fingerprints_select_equal_expressions(one: str, other: str, same: bool)
 def test_a_division_by_zero_has_no_fingerprint() -> None:
     with pytest.raises(NoPrint):
         print_of(read("1/(x - x)"))  # type: ignore[arg-type]
+
+
+def test_a_long_paper_is_judged_in_time_and_explained_bit_by_bit(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    lines = [f"{n}x = {7 * n + 1}" for n in range(2, 30)]
+    record = {"task": "solve", "given": "x + 3 = 10", "lines": lines}
+    monkeypatch.setattr(limits, "EXPLAINING_SECONDS", 0.05)
+
+    answers = [check(problem_from(record))]
+    while answers[-1]["unexplained"] and len(answers) < 100:
+        answers.append(check(problem_from(record)))
+
+    verdicts = {tuple(line["verdict"] for line in answer["lines"]) for answer in answers}
+    assert len(verdicts) == 1
+    assert answers[0]["unexplained"]
+    assert not answers[-1]["unexplained"]
+
+
+def test_a_search_without_time_names_nothing_and_the_verdict_stands(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    monkeypatch.setattr(limits, "SEARCH_SECONDS", 0.0)
+    record = {"task": "solve", "given": "17x + 3 = 88", "lines": ["17x = 91", "x = 91/17"]}
+
+    wrong, right = check(problem_from(record))["lines"]
+
+    assert (wrong["verdict"], wrong["error"]) == ("wrong", None)
+    assert right["verdict"] == "ok"
+
+
+def test_a_sum_of_many_terms_does_not_run_away() -> None:
+    left = " + ".join(f"{n}x" for n in range(2, 40))
+
+    found = _first_line("solve", f"{left} = 7", f"{left} = 9")
+
+    assert found["verdict"] == "wrong"
 
 
 def test_the_last_line_can_be_judged_without_its_explanation() -> None:

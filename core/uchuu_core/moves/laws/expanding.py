@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from fractions import Fraction
 
+from uchuu_core import limits
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.arithmetic import written
 from uchuu_core.moves.move import Example, Move, Rewrite
@@ -117,7 +118,10 @@ def joined_powers(factors: list[Expr]) -> Expr:
 
 
 def multiplied_out(node: Product) -> Expr | None:
-    """Return a product with its last bracket multiplied by what stands before it, or None."""
+    """Return a product with its last bracket multiplied by what stands before it.
+
+    None when there is no bracket, or when it would be longer than ``limits.WRITTEN_TERMS``.
+    """
     sums = [n for n, factor in enumerate(node.factors) if isinstance(factor, Sum)]
     if not sums:
         return None
@@ -125,9 +129,13 @@ def multiplied_out(node: Product) -> Expr | None:
         outside = build.product(f for n, f in enumerate(node.factors) if n != sums[0])
         inside = node.factors[sums[0]]
         assert isinstance(inside, Sum)
+        if len(inside.terms) > limits.WRITTEN_TERMS:
+            return None
         return _spread((Term("+", outside),), inside.terms)
     first, second = node.factors[sums[0]], node.factors[sums[1]]
     assert isinstance(first, Sum) and isinstance(second, Sum)
+    if len(first.terms) * len(second.terms) > limits.WRITTEN_TERMS:
+        return None
     new = _spread(first.terms, second.terms)
     rest = [f for n, f in enumerate(node.factors) if n not in sums[:2]]
     return build.product((*rest, new)) if rest else new
