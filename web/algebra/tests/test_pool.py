@@ -1,0 +1,44 @@
+"""The worker pool itself: two callers at once, failures relayed with their own code."""
+
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
+
+import pytest
+from uchuu_core.failures import Failure
+
+from algebra import pool, worker
+
+
+def _check(given: str, line: str) -> dict[str, Any]:
+    record = {"task": "solve", "given": given, "lines": [line]}
+    return pool.run("check", record)
+
+
+def test_callers_at_the_same_time_get_their_own_answers() -> None:
+    problems = [(f"{n}x = {n * 3}", "x = 3" if n % 2 else "x = 4") for n in range(2, 14)]
+
+    with ThreadPoolExecutor(6) as callers:
+        answers = list(callers.map(lambda problem: _check(*problem), problems))
+
+    verdicts = [answer["lines"][0]["verdict"] for answer in answers]
+    assert verdicts == ["ok" if n % 2 else "wrong" for n in range(2, 14)]
+
+
+@pytest.mark.parametrize(
+    ("operation", "record", "code"),
+    [
+        ("read", {"text": "2x +", "juxtaposition": "equal"}, "unreadable"),
+        ("read", {"text": "9" * 50, "juxtaposition": "equal"}, "too-large"),
+        ("work", {"task": "solve", "given": "x^2 = 4"}, "out-of-scope"),
+        ("work", {"task": "solve", "given": "x = 4", "method": "x"}, "method-does-not-apply"),
+        ("check", {"task": "sing", "given": "x"}, "bad-request"),
+    ],
+)
+def test_a_failure_crosses_the_processes_with_its_code(
+    operation: str, record: dict[str, Any], code: str
+) -> None:
+    with pytest.raises(Failure) as caught:
+        pool.run(operation, record)
+
+    assert caught.value.code == code
+    assert worker.answer(operation, record)["failure"]["code"] == code
