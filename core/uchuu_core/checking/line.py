@@ -1,6 +1,7 @@
 """The verdict of one line against the line before it. Decided by the kernel alone."""
 
 from dataclasses import dataclass, field
+from math import gcd, lcm
 
 from flint import fmpq
 
@@ -10,7 +11,7 @@ from uchuu_core.kernel.domains import condition, denominator_factors
 from uchuu_core.kernel.equality import Agreement, Counter, agreement
 from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
-from uchuu_core.kernel.rational_functions import Factor
+from uchuu_core.kernel.rational_functions import Factor, RationalFunction
 from uchuu_core.kernel.solution_sets import (
     SolutionSet,
     described,
@@ -234,8 +235,9 @@ def _only_failing_dropped(was: SolutionSet, has: SolutionSet, context: Context) 
 def _connected(before: Line, line: Line, context: Context) -> bool:
     """Whether two equations without solutions are steps of one work, not two contradictions.
 
-    They are when left minus right is multiplied by one number k, and both sides are (up to an
-    added constant): that is what adding to both sides and multiplying both sides can do.
+    They are when left minus right is the same or opposite (terms were added to both sides), or
+    when both sides are multiplied by one number up to an added constant, or when the unknown has
+    gone from a side and the number is one that clears denominators or divides everything.
     """
     if not (isinstance(before, Relation) and isinstance(line, Relation)):
         return True
@@ -247,12 +249,20 @@ def _connected(before: Line, line: Line, context: Context) -> bool:
     if abs(factor) == 1:
         return True
     ring = context.ring
-    for side in (line.left, line.right):
-        was = ring.function(before.left if side is line.left else before.right)
-        scaled = type(was)(was.numerator * factor, was.denominator)
-        if ring.function(side).minus(scaled).constant() is None:
-            return False
-    return True
+    was = [ring.function(side) for side in (before.left, before.right)]
+    has = [ring.function(side) for side in (line.left, line.right)]
+    if any(side.constant() is not None for side in has) and abs(factor) in _clearing(was):
+        return True
+    scaled = (RationalFunction(w.numerator * factor, w.denominator) for w in was)
+    return all(h.minus(s).constant() is not None for h, s in zip(has, scaled, strict=True))
+
+
+def _clearing(sides: list[RationalFunction]) -> set[fmpq]:
+    """Return the numbers that clear the denominators of *sides*, or divide all their numbers."""
+    numbers = [c for side in sides for c in side.numerator.coeffs()]
+    below = lcm(*(int(c.q) for c in numbers))
+    above = gcd(*(int((c * below).p) for c in numbers)) or 1
+    return {fmpq(below), fmpq(below, above), fmpq(1, above)}
 
 
 def _is_multiple(before: Line, line: Line, context: Context) -> bool:
