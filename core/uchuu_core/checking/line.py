@@ -52,9 +52,25 @@ def judged(before: Line, line: Line, context: Context) -> Judgement:
             return _judged_statement(before, line, context)
         return _judged_expression(before, line, context)
     except Undefined:
+        if not _has_value(before, context):
+            return Judgement("unproved", "tested", tested="the line before divides by zero")
         return Judgement("wrong", "exact", tested="this line divides by zero")
     except NotRational:
         return Judgement("unproved", "tested", tested="roots and powers of this kind")
+
+
+def _has_value(line: Line, context: Context) -> bool:
+    """Whether *line* is defined somewhere, so that what follows it can be compared."""
+    try:
+        if is_statement(line):
+            context.solutions(_as_relation(line))
+        else:
+            context.ring.function(line)  # type: ignore[arg-type]
+    except NotRational:
+        return True
+    except Undefined:
+        return False
+    return True
 
 
 # expressions

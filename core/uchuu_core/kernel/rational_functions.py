@@ -131,7 +131,10 @@ class Ring:
             case Power(base, exponent) if letters(node):
                 return self._power(self.function(base), self._whole(exponent))
             case _ if not letters(node):  # exact roots and powers of numbers
-                return RationalFunction(self.constant(value_at(node, {})), self.one)
+                try:
+                    return RationalFunction(self.constant(value_at(node, {})), self.one)
+                except Undefined:  # no real value: the root of a negative may still be meant
+                    raise NotRational from None
             case _:
                 raise NotRational
 

@@ -1,6 +1,7 @@
 """Errors are named on lines that no case holds: one planted error at a time."""
 
 from fractions import Fraction
+from typing import Any
 
 import pytest
 from hypothesis import HealthCheck, assume, given, settings
@@ -192,6 +193,22 @@ def test_verdicts_on_unusual_lines(given_: str, lines: list[str], verdicts: list
     answer = check(problem_from(record))
 
     assert [line["verdict"] for line in answer["lines"]] == verdicts
+
+
+@pytest.mark.parametrize(
+    ("record", "verdict"),
+    [
+        ({"task": "solve", "given": "x^2 = -4", "lines": ["x = +-sqrt(-4)"]}, "unproved"),
+        ({"task": "evaluate", "given": "1/(2 - 2)", "lines": ["1/0"]}, "unproved"),
+        ({"task": "evaluate", "given": "4 - 2*2", "lines": ["4/0"]}, "wrong"),
+    ],
+)
+def test_a_line_without_a_real_value_is_not_called_wrong_for_the_line_before(
+    record: dict[str, Any], verdict: str
+) -> None:
+    answer = check(problem_from({"numbers": "complex", **record}))
+
+    assert answer["lines"][0]["verdict"] == verdict
 
 
 def test_nothing_is_named_when_nothing_fits() -> None:

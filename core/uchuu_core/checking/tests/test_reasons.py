@@ -66,7 +66,6 @@ def test_the_right_line_stands_beside_the_wrong_one(
     error = _first_line(task, given, line)["error"]
 
     assert error["instead"] == instead
-    assert agreement(read("1"), read("1")).verdict == "equal"  # type: ignore[arg-type]
 
 
 @pytest.mark.parametrize(

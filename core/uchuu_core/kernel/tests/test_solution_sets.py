@@ -33,17 +33,13 @@ def test_a_set_lies_within_a_larger_one_and_not_the_other_way(smaller: str, larg
         ("2x = 6", "x = 3"),
         ("x^2 - 5x + 6 = 0", "x = 2 or x = 3"),
         ("x = 2 +- 3", "{5, -1}"),
-        ("0.5x = 1.5", "x = 6/2 = 3"),
+        ("0.5x = 1.5", "x = 6/2"),
         ("x^3 = x", "x = 0 or x = 1 or x = -1"),
         ("x^2 = 2", "x^4 - 4 = 0"),
         ("3 = x", "x = 3"),
     ],
 )
 def test_equal_sets_are_equal_however_they_are_written(one: str, other: str) -> None:
-    if other.count("=") > 1 and "or" not in other:
-        with pytest.raises(NotRational):
-            _set(other)
-        return
     assert _set(one).same_solutions(_set(other))
 
 
