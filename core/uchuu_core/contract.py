@@ -12,14 +12,22 @@ Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "s
 Verdict = Literal["ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"]
 Proof = Literal["exact", "refuted", "tested"]
 Density = Literal["fine", "board", "key"]
+Radicals = Literal["any", "non-negative"]
 
 
 @dataclass(frozen=True, slots=True)
 class House:
-    """House rules that the core obeys. ``decimals``: answers as decimals where they end."""
+    """House rules that the core obeys.
+
+    Attributes:
+        juxtaposition: the rank of an unwritten multiplication.
+        density: how many steps stand on one line.
+        radicals: what letters under even roots may be; ``any`` makes √(x²) an absolute value.
+    """
 
     juxtaposition: Juxtaposition = "equal"
     density: Density = "board"
+    radicals: Radicals = "any"
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,4 +115,7 @@ def _house(record: Any) -> House:
         raise BadRequest("“house.juxtaposition” should be equal or tighter.")
     if density not in get_args(Density):
         raise BadRequest("“house.density” should be fine, board or key.")
-    return House(juxtaposition, density)
+    radicals = record.get("radicals", "any")
+    if radicals not in get_args(Radicals):
+        raise BadRequest("“house.radicals” should be any or non-negative.")
+    return House(juxtaposition, density, radicals)

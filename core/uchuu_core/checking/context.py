@@ -4,9 +4,12 @@ from dataclasses import dataclass, replace
 
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
+from uchuu_core.kernel.domains import Domain, domain_of
+from uchuu_core.kernel.numbers import Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
-from uchuu_core.kernel.solution_sets import SolutionSet, solution_set
+from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Line, Relation
 from uchuu_core.tree.paths import letters
@@ -20,6 +23,7 @@ class Context:
     given: Line
     unknown: str
     ring: Ring
+    numbers: Numbers
     original: SolutionSet | None
 
     @property
@@ -33,8 +37,16 @@ class Context:
         Raises:
             NotRational, Undefined: see ``solution_set``.
         """
-        is_complex = self.problem.numbers == "complex"
-        return solution_set(line, self.unknown, self.ring, is_complex=is_complex)
+        return solution_set(line, self.unknown, self.ring, self.numbers)
+
+    def domain(self, line: Line) -> Domain:
+        """Return the conditions under which *line* has a value, as written."""
+        return domain_of(line, self.ring, self.numbers)
+
+
+def numbers_of(problem: Problem) -> Numbers:
+    """Return which numbers *problem* is about."""
+    return Numbers(problem.numbers == "complex", problem.house.radicals == "non-negative")
 
 
 def readable_lines(problem: Problem) -> list[Line | Failure]:
@@ -55,22 +67,30 @@ def context_of(problem: Problem, lines: list[Line | Failure]) -> Context:
         Unreadable, TooLarge: the given cannot be read.
     """
     given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    numbers = numbers_of(problem)
     names: frozenset[str] = letters(given)
-    unknown = problem.variable or guessed_unknown(given, lines)
     for line in lines:
         if not isinstance(line, Failure):
             names |= letters(line)
+    if numbers.is_complex:
+        names -= {"i"}
+    unknown = problem.variable or guessed_unknown(given, lines, names)
     algebra = ring(tuple(sorted(names | {unknown} if unknown else names)))
-    context = Context(problem, given, unknown, algebra, None)
+    context = Context(problem, given, unknown, algebra, numbers, None)
+    if not context.is_equation:
+        return context
     try:
         return replace(context, original=context.solutions(given))
     except (NotRational, Undefined):
         return context
 
 
-def guessed_unknown(given: Line, lines: list[Line | Failure]) -> str:
-    """Return the letter that is solved for: the only one, else the one left alone, else x."""
-    found = sorted(letters(given))
+def guessed_unknown(given: Line, lines: list[Line | Failure], names: frozenset[str]) -> str:
+    """Return the letter that is solved for: the only one, else the one left alone, else x.
+
+    ``names``: the letters that may be meant (not the imaginary unit).
+    """
+    found = sorted(letters(given) & names)
     if len(found) <= 1:
         return found[0] if found else "x"
     for line in reversed(lines):

@@ -19,7 +19,7 @@ from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import answers, copying, equations
 from uchuu_core.moves.move import Move, places
 from uchuu_core.tree.build import terms_of, without_brackets
-from uchuu_core.tree.nodes import Chain, Either, Line, Outcome, Relation, Sum, ValueSet
+from uchuu_core.tree.nodes import AllExcept, Chain, Either, Line, Outcome, Relation, Sum, ValueSet
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
@@ -75,7 +75,7 @@ class Target:
     def _values(line: Line, seed: int) -> tuple[int, ...]:
         if isinstance(line, Relation):
             return sides_print(line, seed)
-        if isinstance(line, (Either, Chain, ValueSet, Outcome)):
+        if isinstance(line, (Either, Chain, ValueSet, Outcome, AllExcept)):
             raise NoPrint
         return (print_of(line, seed),)
 

@@ -4,7 +4,12 @@ from typing import Any
 
 from flint import fmpq
 
-from uchuu_core.kernel.points import NotRational, Undefined, value_at
+from uchuu_core.kernel.algebraic import Algebraic
+from uchuu_core.kernel.equality import difference, value_texts
+from uchuu_core.kernel.exact import Exact, Undecided
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.written import number_text, tree_of
 from uchuu_core.methods.order_of_operations import worked_out
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree import build
@@ -12,40 +17,58 @@ from uchuu_core.tree.nodes import Expr, Line, Relation, Symbol
 from uchuu_core.tree.paths import rebuild
 
 
-def put_in(side: Expr, unknown: str, value: fmpq) -> Expr:
-    """Return *side* with the number in the place of *unknown*; juxtaposed factors get a dot."""
-    number = build.number_of(value)
+def put_in(side: Expr, unknown: str, value: Expr) -> Expr:
+    """Return *side* with *value* in the place of *unknown*; juxtaposed factors get a dot."""
 
     def change(part: Any) -> Any:
         if part == Symbol(unknown):
-            return number
+            return value
         return build.sign_in_front(build.dotted(part))
 
     return rebuild(side, change)  # type: ignore[no-any-return]
 
 
-def candidate_check(given: Line, unknown: str, value: fmpq) -> dict[str, Any]:
+def candidate_checks(given: Line, unknown: str, found: SolutionSet) -> list[dict[str, Any]]:
+    """Return the check records of all real solutions in *found*, ascending."""
+    numbers = sorted(p for p in found.points if isinstance(p, Algebraic) and p.is_real)
+    return [candidate_check(given, unknown, number) for number in numbers]
+
+
+def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, Any]:
     """Return the contract's check record of one candidate in the given equation.
 
     Besides ``value, left, right, holds`` it has the arithmetic: ``left_lines`` and
     ``right_lines`` as plain and LaTeX texts, and ``says``: balances, does not balance, undefined.
+    Whether it holds is exact; a value that is not rational is shown rounded.
     """
     assert isinstance(given, Relation)
+    rational = value.rational
+    place: dict[str, fmpq | Algebraic] = {unknown: value if rational is None else rational}
+    written = tree_of(value) or Symbol(unknown)
+    left, right = value_texts(given.left, given.right, place)
     sides: dict[str, Any] = {}
-    values: list[fmpq | None] = []
-    for name, side in (("left", given.left), ("right", given.right)):
-        filled = put_in(side, unknown, value)
-        try:
-            result: fmpq | None = value_at(filled, {})
-        except (Undefined, NotRational):
-            result = None
-        values.append(result)
-        sides[name] = None if result is None else str(result)
-        lines = [filled] if result is None else [filled, *worked_out(filled)]
+    for name, side, result in (("left", given.left, left), ("right", given.right, right)):
+        defined = result != "no real value"
+        sides[name] = result if defined else None
+        filled = put_in(side, unknown, written)
+        lines = [filled, *worked_out(filled)] if defined and rational is not None else [filled]
         sides[f"{name}_lines"] = [{"text": plain(x), "latex": latex(x)} for x in lines]
-    holds = None not in values and values[0] == values[1]
-    if None in values:
-        says = "undefined: divides by zero"
-    else:
+    try:
+        holds = Exact(place).sign(difference(given.left, given.right)) == 0
         says = "balances" if holds else "does not balance"
-    return {"value": f"{unknown} = {value}", **sides, "holds": holds, "says": says}
+    except Undefined:
+        holds, says = False, "undefined: " + _why_undefined(given, place)
+    except (Undecided, NotRational):
+        holds, says = False, "not decided"
+    return {"value": f"{unknown} = {number_text(value)}", **sides, "holds": holds, "says": says}
+
+
+def _why_undefined(given: Relation, place: dict[str, fmpq | Algebraic]) -> str:
+    """Say whether it is a root of a negative or a division by zero."""
+    try:
+        Exact(place, is_complex=True).sign(difference(given.left, given.right))
+    except Undefined:
+        return "divides by zero"
+    except Undecided:
+        pass
+    return "root of a negative number"

@@ -9,20 +9,20 @@ from typing import Any
 from uchuu_core import limits
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
-from uchuu_core.checking.line import Judgement, is_statement, judged
-from uchuu_core.checking.original import candidate_check
+from uchuu_core.checking.judgement import Judgement, is_statement
+from uchuu_core.checking.line import judged
+from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
 from uchuu_core.contract import LineError, Problem
 from uchuu_core.failures import Failure
+from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Counter, agreement
 from uchuu_core.kernel.finished import ALONE, LOWEST_TERMS, unmet_forms
+from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solution_sets import (
-    SolutionSet,
-    described,
-    rational_solutions,
-)
+from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.written import described, interval_text
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
 from uchuu_core.notation import latex, plain, shown
@@ -61,7 +61,7 @@ def check(problem: Problem) -> dict[str, Any]:
             continue
         is_last = number == len(lines)
         judgement = _judged(before, line, context)
-        if is_last and not broken and not judgement.is_check_line:
+        if is_last and not broken and not judgement.is_aside:
             _hold_against_original(judgement, line, context)
         record = _record(text, line, judgement)
         explains = (problem.explains or not is_last) and monotonic() < until
@@ -72,17 +72,19 @@ def check(problem: Problem) -> dict[str, Any]:
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
             broken = True
-        elif judgement.verdict in ("ok", "may-add") and not judgement.is_check_line:
+        elif judgement.verdict in ("ok", "may-add") and not judgement.is_aside:
             if explains:
                 _explain(record, before, line, context)
-            unmet = unmet_forms(line, problem.task, problem.form, context.unknown)
+            parts = unmet_parts(line, problem.task, problem.form, context.unknown)
+            unmet = tuple(dict.fromkeys(item.form for item in parts))
             if is_last and not broken and unmet and judgement.verdict == "ok":
                 record |= {"verdict": "unfinished", "unmet": list(unmet)}
+                record["unmet_at"] = [plain(item.part) for item in parts]
                 stop = _STOPS.get(unmet[0], answers.STOP_LIKE_TERMS_LEFT.key)
                 record["error"] = _as_dict(_worded(stop, None, None, []))
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
-        if not judgement.is_check_line:
+        if not judgement.is_aside:
             before, answer = line, line
     return {
         "lines": records,
@@ -113,7 +115,7 @@ def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
         ("adds", judgement.adds),
         ("drops", judgement.drops),
         ("tested", judgement.tested),
-        ("check_line", judgement.is_check_line),
+        ("check_line", judgement.is_aside),
         ("counter", judgement.counter and _shown(judgement.counter, line)),
     ):
         if value:
@@ -151,16 +153,35 @@ def _hold_against_original(judgement: Judgement, line: Line, context: Context) -
     if ALONE in unmet_forms(line, "solve", (), context.unknown):
         return
     has, original = _solutions(line, context), context.original
+    if original is None and judgement.proof == "tested":
+        return  # several letters: the line before was compared in special cases
     if original is None:
         judgement.verdict, judgement.proof = "unproved", "tested"
         judgement.tested = "the given is of a kind not solved yet"
         return
-    if has is None or original.everything:
+    if has is None:
         return
-    extra = has.factors - original.factors
-    if extra or has.everything:
+    _, extra = _against(has, original, context.unknown)
+    if line == Outcome("all real numbers") and original.everything:
+        extra = [condition(f).replace(" != ", " = ") for f in original.excluded]
+    if extra:
         judgement.verdict, judgement.proof = "wrong", "refuted"
-        judgement.adds = sorted(described(f, context.unknown) for f in extra)
+        judgement.adds = sorted(extra)
+
+
+def _against(has: SolutionSet, wanted: SolutionSet, unknown: str) -> tuple[list[str], list[str]]:
+    """Return what is missing and what is too much in *has*, written."""
+    if has.same_solutions(wanted):
+        return [], []
+    missing = [described(p, unknown) for p in wanted.beyond(has)]
+    extra = [described(p, unknown) for p in has.beyond(wanted)]
+    for mine, theirs, found in ((wanted, has, missing), (has, wanted, extra)):
+        if theirs.everything:
+            continue
+        if mine.everything:
+            found.append("all other values")
+        found += [interval_text(i, unknown) for i in mine.intervals if i not in theirs.intervals]
+    return sorted(missing), sorted(extra)
 
 
 def _answer(line: Line | None, context: Context) -> dict[str, Any]:
@@ -173,7 +194,7 @@ def _answer(line: Line | None, context: Context) -> dict[str, Any]:
     if not context.is_equation:
         if not is_statement(line) and not is_statement(context.given):
             try:
-                found = agreement(context.given, line)  # type: ignore[arg-type]
+                found = agreement(context.given, line, context.numbers)  # type: ignore[arg-type]
                 record["right"] = found.verdict == "equal"
             except (NotRational, Undefined, Failure):
                 record["right"] = False
@@ -181,11 +202,8 @@ def _answer(line: Line | None, context: Context) -> dict[str, Any]:
     has, original = _solutions(line, context), context.original
     if has is None or original is None:
         return record
-    record["right"] = has.same_solutions(original)
-    unknown = context.unknown
-    record["missing"] = sorted(described(f, unknown) for f in original.factors - has.factors)
-    record["extra"] = sorted(described(f, unknown) for f in has.factors - original.factors)
-    return record
+    missing, extra = _against(has, original, context.unknown)
+    return record | {"right": not missing and not extra, "missing": missing, "extra": extra}
 
 
 def _checks(line: Line | None, context: Context) -> list[dict[str, Any]]:
@@ -197,8 +215,7 @@ def _checks(line: Line | None, context: Context) -> list[dict[str, Any]]:
     has = _solutions(line, context)
     if has is None or letters(context.given) != {context.unknown}:
         return []
-    found = rational_solutions(has, context.unknown)
-    return [candidate_check(context.given, context.unknown, value) for value in found]
+    return candidate_checks(context.given, context.unknown, has)
 
 
 # the error behind a wrong line
@@ -223,7 +240,7 @@ def _state_error(before: Line, line: Line, context: Context) -> str | None:
 def _named_error(
     before: Line, line: Line, judgement: Judgement, context: Context
 ) -> LineError | None:
-    if judgement.is_check_line:
+    if judgement.is_aside:
         return None
     counter = _shown(judgement.counter, line) if judgement.counter else None
     state = _state_error(before, line, context)

@@ -191,8 +191,11 @@ def _on_both_sides(start: Line, end: Line, ring: Ring) -> Reason | None:
         return None
     for turned in (False, True):
         now = Relation(end.right, "=", end.left) if turned else end
-        was = (ring.function(start.left), ring.function(start.right))
-        has = (ring.function(now.left), ring.function(now.right))
+        try:
+            was = (ring.function(start.left), ring.function(start.right))
+            has = (ring.function(now.left), ring.function(now.right))
+        except NotRational:
+            return None
         for reason in (_added(was, has), _scaled(was, has)):
             if reason is not None:
                 return reason

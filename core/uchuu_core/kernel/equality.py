@@ -1,12 +1,20 @@
 """Are two expressions equal wherever both are defined? Proved, refuted, or honestly neither."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass
-from typing import Literal
+from itertools import islice
+from typing import Any, Literal
 
-from uchuu_core.kernel.balls import differ_at, shown
+from flint import fmpq
+
+from uchuu_core.kernel.cells import Cell, cells
+from uchuu_core.kernel.exact import Exact, Place, Undecided, shown
+from uchuu_core.kernel.extension import Extension
+from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
+from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.tree.nodes import Expr
+from uchuu_core.tree.nodes import Expr, Sum, Term
 from uchuu_core.tree.paths import letters
 
 
@@ -31,26 +39,35 @@ class Agreement:
     tested: str = ""
 
 
-def letters_of(*nodes: Expr) -> tuple[str, ...]:
-    """Return the letters of all *nodes*, sorted."""
-    return tuple(sorted(frozenset().union(*(letters(node) for node in nodes))))
+_POINTS_BEFORE_PROOF = 3
+_POINTS_AFTER_PROOF = 40
 
 
-def agreement(left: Expr, right: Expr) -> Agreement:
+def letters_of(*nodes: Expr, is_complex: bool = False) -> tuple[str, ...]:
+    """Return the letters of all *nodes*, sorted; without the imaginary unit."""
+    found = frozenset().union(*(letters(node) for node in nodes))
+    return tuple(sorted(found - {"i"} if is_complex else found))
+
+
+def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
     """Decide whether *left* and *right* are equal on their common domain.
 
     Raises:
         Undefined: one of them has no value anywhere (it divides by zero).
         TooLarge: a bound is passed.
     """
-    names = letters_of(left, right)
-    try:
-        algebra = ring(names)
-        if algebra.function(left).equals(algebra.function(right)):
-            return Agreement("equal")
-        return Agreement("different", counter_example(left, right))
-    except NotRational:
-        return _by_balls(left, right, names)
+    names = letters_of(left, right, is_complex=numbers.is_complex)
+    if not numbers.is_complex:
+        try:
+            algebra = ring(names)
+            if algebra.function(left).equals(algebra.function(right)):
+                return Agreement("equal")
+            return Agreement("different", counter_example(left, right))
+        except NotRational:
+            pass
+    if not names:
+        return _of_numbers(left, right, numbers)
+    return _in_cells(left, right, names, numbers)
 
 
 def counter_example(left: Expr, right: Expr) -> Counter | None:
@@ -62,16 +79,125 @@ def counter_example(left: Expr, right: Expr) -> Counter | None:
         except (Undefined, NotRational):
             continue
         if a != b:
-            return Counter(tuple((n, str(v)) for n, v in point.items()), str(a), str(b))
+            return Counter(_point(point), str(a), str(b))
     return None
 
 
-def _by_balls(left: Expr, right: Expr, names: tuple[str, ...]) -> Agreement:
-    met = 0
-    for point in simple_points(names, most=12):
-        found = differ_at(left, right, point)
-        met += 1
+def _point(point: dict[str, fmpq]) -> tuple[tuple[str, str], ...]:
+    return tuple((name, str(value)) for name, value in point.items())
+
+
+def difference(left: Expr, right: Expr) -> Expr:
+    """Write left minus right."""
+    return Sum((Term("+", left), Term("-", right)))
+
+
+# numbers
+
+
+def _of_numbers(left: Expr, right: Expr, numbers: Numbers) -> Agreement:
+    exact = Exact({}, is_complex=numbers.is_complex)
+    try:
+        different = exact.sign(difference(left, right)) != 0
+    except Undefined:
+        if numbers.is_complex:
+            raise
+        return _without_real_value(left, right)
+    except Undecided:
+        return Agreement("undecided", tested="no difference in size, to thousands of digits")
+    if not different:
+        return Agreement("equal")
+    return Agreement(
+        "different", Counter((), *value_texts(left, right, is_complex=numbers.is_complex))
+    )
+
+
+def _without_real_value(left: Expr, right: Expr) -> Agreement:
+    """Compare two numbers of which one has no real value: as complex ones, if neither has."""
+    for side in (left, right):
+        try:
+            Exact({}).sign(side)
+        except Undefined:
+            continue
+        except Undecided:
+            return Agreement("undecided", tested="one side has no real value")
+        return Agreement("different")  # one is real, the other is not
+    return _of_numbers(left, right, COMPLEX)
+
+
+def value_texts(
+    left: Expr, right: Expr, place: Place | None = None, *, is_complex: bool = False
+) -> tuple[str, str]:
+    """Write the values of both sides with their letters at *place*: exact where rational."""
+    exact = Exact(place or {}, is_complex=is_complex)
+    found = []
+    for side in (left, right):
+        try:
+            found.append(str(value_at(side, exact.place)))
+        except (NotRational, Undefined, KeyError):
+            try:
+                found.append(shown(exact.ball(side)))
+            except (Undefined, Undecided):
+                found.append("no real value")
+    return found[0], found[1]
+
+
+# letters with roots or in exponents
+
+
+def _in_cells(left: Expr, right: Expr, names: tuple[str, ...], numbers: Numbers) -> Agreement:
+    points = _points(names, numbers)
+    tried = list(islice(points, _POINTS_BEFORE_PROOF))
+    refuted = _refuted_at(left, right, tried, numbers)
+    if refuted:
+        return refuted
+    open_cells, was_defined = [], False
+    try:
+        plan = Plan((left, right), ring(names))
+        for cell in cells(plan.signed, names, non_negative=numbers.non_negative):
+            try:
+                equal = _equal_in(left, right, plan, cell, numbers)
+            except Undefined:
+                continue
+            was_defined = True
+            if not equal:
+                open_cells.append(cell)
+    except NotRational:
+        open_cells.append(Cell({}))
+    if was_defined and not open_cells:
+        return Agreement("equal")
+    samples = [{names[0]: c.sample} for c in open_cells if c.sample is not None]
+    rest = [*samples, *islice(points, _POINTS_AFTER_PROOF)]
+    refuted = _refuted_at(left, right, rest, numbers, bits=256)
+    return refuted or Agreement(
+        "undecided", tested=f"no difference at {len(tried) + len(rest)} points, to 70 digits"
+    )
+
+
+def _equal_in(left: Expr, right: Expr, plan: Plan, cell: Cell, numbers: Numbers) -> bool:
+    field = Extension(plan, cell.signs, is_complex=numbers.is_complex)
+    return field.element(left).equals(field.element(right)) or bool(
+        field.element(difference(left, right)).is_zero
+    )
+
+
+def _points(names: tuple[str, ...], numbers: Numbers) -> Iterator[dict[str, fmpq]]:
+    for point in simple_points(names):
+        if not (numbers.non_negative and any(value < 0 for value in point.values())):
+            yield point
+
+
+def _refuted_at(
+    left: Expr, right: Expr, points: list[Any], numbers: Numbers, bits: int = 64
+) -> Agreement | None:
+    for point in points:
+        exact = Exact(point, is_complex=numbers.is_complex)
+        try:
+            found = exact.differ(left, right, bits)
+        except (Undefined, Undecided):
+            continue
         if found:
-            where = tuple((n, str(v)) for n, v in point.items())
-            return Agreement("different", Counter(where, shown(found[0]), shown(found[1])))
-    return Agreement("undecided", tested=f"no difference at {met} points, to 180 digits")
+            texts = value_texts(left, right, point, is_complex=numbers.is_complex)
+            counter = Counter(_point(point), *texts)
+            return Agreement("different", counter)
+    return None

@@ -4,7 +4,9 @@
 """
 
 from collections.abc import Iterator, Mapping
+from functools import lru_cache
 from itertools import product as pairs
+from typing import Any
 
 from flint import fmpq, fmpz
 
@@ -24,7 +26,8 @@ from uchuu_core.tree.nodes import (
     Symbol,
 )
 
-Point = Mapping[str, fmpq]
+Point = Mapping[str, Any]
+"""Letters to rational numbers; others (``Algebraic``) have no rational value."""
 
 
 class Undefined(ArithmeticError):
@@ -70,7 +73,10 @@ def value_at(node: Expr, point: Point) -> fmpq:
         case Number() | Mixed():
             return rational(node)
         case Symbol(name):
-            return point[name]
+            value = point[name]
+            if not isinstance(value, fmpq):
+                raise NotRational
+            return value
         case Signed("-", body):
             return -value_at(body, point)
         case Bracket(body):
@@ -124,17 +130,26 @@ def _exact_root(number: fmpz, index: int) -> int:
 
 
 _FIRST = (2, 3, 1, -1, 0, 5, -2, 4, 7, 10)
+_FAR = (20, -5, 50, -12, 100, -40, 9, 16)
 
 
-def simple_points(names: tuple[str, ...], most: int = 60) -> Iterator[dict[str, fmpq]]:
+@lru_cache(maxsize=16)
+def _coordinates(count: int) -> tuple[tuple[int, ...], ...]:
+    """Return values for *count* letters, different ones first, then some far away."""
+    near = list(pairs(_FIRST, repeat=count))
+    near.sort(key=lambda values: len(set(values)) < len(values))
+    far = [(value, *_FIRST[1:count]) for value in _FAR]
+    far += [(*_FIRST[: count - 1], value) for value in _FAR] if count > 1 else []
+    return (*near[:60], *far)
+
+
+def simple_points(names: tuple[str, ...]) -> Iterator[dict[str, fmpq]]:
     """Yield points with small integer coordinates, the ones a teacher would try first.
 
-    Different letters get different values as long as the supply lasts.
+    Different letters get different values as long as the supply lasts; the last points are larger.
     """
     if not names:
         yield {}
         return
-    listed = list(pairs(_FIRST, repeat=min(len(names), 3)))
-    listed.sort(key=lambda values: len(set(values)) < len(values))
-    for values in listed[:most]:
+    for values in _coordinates(min(len(names), 3)):
         yield {name: fmpq(values[n] if n < len(values) else n + 8) for n, name in enumerate(names)}

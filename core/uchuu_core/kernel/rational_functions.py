@@ -114,7 +114,7 @@ class Ring:
                     part = self.function(term.body)
                     if term.sign == "+":
                         part = RationalFunction(-part.numerator, part.denominator)
-                    total = self._lowest(total.minus(part))
+                    total = self.lowest(total.minus(part))
                 return total
             case Product(factors, _):
                 above, below = self.one, self.one
@@ -122,12 +122,12 @@ class Ring:
                     part = self.function(factor)
                     above = self._times(above, part.numerator)
                     below = self._times(below, part.denominator)
-                return self._lowest(RationalFunction(above, below))
+                return self.lowest(RationalFunction(above, below))
             case Quotient(numerator, denominator, _):
                 quotient = self.function(numerator).over(self.function(denominator))
                 if quotient is None:
                     raise Undefined
-                return self._lowest(quotient)
+                return self.lowest(quotient)
             case Power(base, exponent) if letters(node):
                 return self._power(self.function(base), self._whole(exponent))
             case _ if not letters(node):  # exact roots and powers of numbers
@@ -138,7 +138,8 @@ class Ring:
             case _:
                 raise NotRational
 
-    def _lowest(self, part: RationalFunction) -> RationalFunction:
+    def lowest(self, part: RationalFunction) -> RationalFunction:
+        """Return *part* with common factors divided out."""
         limits.require(
             len(part.numerator) + len(part.denominator) <= 2 * limits.EXPANDED_TERMS,
             "This line is too large when it is multiplied out. Use fewer terms.",
@@ -194,9 +195,23 @@ class Ring:
 
     def factors(self, polynomial: fmpq_mpoly) -> tuple["Factor", ...]:
         """Return the distinct irreducible factors over ℚ; none for a constant."""
+        return tuple(factor for factor, _ in self.factored(polynomial)[1])
+
+    def factored(self, polynomial: fmpq_mpoly) -> tuple[fmpq, list[tuple["Factor", int]]]:
+        """Return the constant and the irreducible factors (primitive) with their exponents."""
         if polynomial.is_constant():
-            return ()
-        return tuple(Factor(self.key(f), f, self.names) for f, _ in polynomial.factor()[1])
+            return polynomial.leading_coefficient(), []
+        constant, found = polynomial.factor()
+        return constant, [(Factor(self.key(f), f, self.names), int(power)) for f, power in found]
+
+    def taken(self, polynomial: fmpq_mpoly) -> fmpq_mpoly:
+        """Return a polynomial of another ring that holds no letters but those of this one."""
+        return polynomial.project_to_context(self._context)
+
+    def letter_factor(self, name: str) -> "Factor":
+        """Return the letter *name* as an irreducible factor."""
+        letter = self._letters[name]
+        return Factor(self.key(letter), letter, self.names)
 
 
 @dataclass(frozen=True)

@@ -4,7 +4,7 @@ from uchuu_core.contract import Density, Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, ProducedLineRefused
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.kernel.solution_sets import solution_set
+from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import linear
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT

@@ -11,6 +11,7 @@ from uchuu_core.notation.tokens import Piece, finish, scan
 TABLE = re.compile(
     r"""(?x)
     (?P<SKIP>\s+|\\[,;:!]|\\q?quad|\\left(?=[(\[|])|\\right(?=[)\]|])|~|\\displaystyle)
+  | (?P<ALL_BUT>\\(text|mathrm)\{\s*all\ real\ numbers\ except\s*\}|\\mathbb\{R\}\s*\\(setminus|smallsetminus)(?=\s*\\?\{))
   | (?P<NO_SOLUTION>\\(text|mathrm)\{\s*no\ (real\ )?solutions?\s*\}|\\(varnothing|emptyset))
   | (?P<ALL_REALS>\\(text|mathrm)\{\s*all\ real\ numbers\s*\}|\\mathbb\{R\}|\\R\b)
   | (?P<OR>\\(text|mathrm|textrm)\{\s*(or|and)\s*\}|\\(lor|vee|land|wedge)\b|;)

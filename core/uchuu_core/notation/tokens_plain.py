@@ -11,6 +11,7 @@ TABLE = re.compile(
     rf"""(?ix)
     (?P<SKIP>[ \t\u00a0]+)
   | (?P<EXCEPT>all\ (real\ numbers|values|reals)\ except\ (the\ )?excluded(\ (values|ones))?)
+  | (?P<ALL_BUT>all\ (real\ numbers|values|reals|numbers)\ except(\ for)?)
   | (?P<NO_SOLUTION>no\ (real\ )?(solutions?|values?)|∅)
   | (?P<ALL_REALS>all\ (real\ numbers|reals|real\ values|numbers|values)|infinitely\ many\ solutions|ℝ)
   | (?P<OR>\bor\b|\band\b|∨|;)

@@ -16,6 +16,7 @@ from uchuu_core.notation.brackets import Juxtaposition, Notation, Place, needs
 from uchuu_core.notation.tokens import SUPERSCRIPTS, VULGAR_FRACTIONS
 from uchuu_core.tree.nodes import (
     Absolute,
+    AllExcept,
     Bracket,
     Chain,
     Either,
@@ -222,6 +223,9 @@ class TreeBuilder(Transformer[Token, Any]):
         opened = next(n for n, p in enumerate(parts) if getattr(p, "type", "") == "OPEN_SET")
         listed = [p for p in parts[opened:] if p is not None and not isinstance(p, Token)]
         return ValueSet(tuple(listed))
+
+    def all_except(self, *parts: Any) -> AllExcept:
+        return AllExcept(tuple(part for part in parts if not isinstance(part, Token)))
 
     def outcome(self, token: Token) -> Outcome:
         match token.type:

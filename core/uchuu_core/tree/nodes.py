@@ -171,5 +171,12 @@ class Outcome:
     says: Literal["no solution", "all real numbers", "all except excluded"]
 
 
-Line = Expr | Relation | Chain | Either | ValueSet | Outcome
+@dataclass(frozen=True, slots=True)
+class AllExcept:
+    """``all real numbers except -3 and 4``: every number but the *members*."""
+
+    members: tuple[Expr, ...]
+
+
+Line = Expr | Relation | Chain | Either | ValueSet | Outcome | AllExcept
 """Anything that can stand on one written line."""

@@ -9,6 +9,7 @@ from typing import Any, cast
 
 from uchuu_core.tree.nodes import (
     Absolute,
+    AllExcept,
     Bracket,
     Chain,
     Either,
@@ -44,7 +45,7 @@ def children(node: Line) -> tuple[Any, ...]:
             return (body,)
         case Relation(left, _, right):
             return (left, right)
-        case Chain(parts) | Either(parts) | ValueSet(parts):
+        case Chain(parts) | Either(parts) | ValueSet(parts) | AllExcept(parts):
             return cast(tuple[Any, ...], parts)
         case _:
             return ()
@@ -73,6 +74,8 @@ def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
             return Either(parts)
         case ValueSet():
             return ValueSet(parts)
+        case AllExcept():
+            return AllExcept(parts)
         case _:
             return node
 

@@ -3,13 +3,13 @@
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.original import candidate_check
+from uchuu_core.checking.original import candidate_checks
 from uchuu_core.contract import Problem
 from uchuu_core.failures import OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
-from uchuu_core.kernel.domains import denominator_factors, excluded_values
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solution_sets import rational_solutions, solution_set
+from uchuu_core.kernel.solving import excluded_points, rational_solutions
+from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.catalogue import applicable, chosen, worked
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
@@ -61,17 +61,17 @@ def work(problem: Problem) -> dict[str, Any]:
 def _answers(end: Line, context: Context) -> dict[str, Any]:
     if isinstance(end, Outcome):
         return {"answers": [], "outcome": end.says}
-    found = rational_solutions(solution_set(end, context.unknown, context.ring), context.unknown)
+    found = context.solutions(end)
     return {
-        "answers": [str(value) for value in found],
-        "checks": [candidate_check(context.given, context.unknown, value) for value in found],
+        "answers": [str(value) for value in rational_solutions(found)],
+        "checks": candidate_checks(context.given, context.unknown, found),
     }
 
 
 def excluded_of(context: Context) -> list[str]:
-    """Return the values of the unknown that the given, as written, excludes."""
+    """Return the real values of the unknown that the given, as written, excludes, ascending."""
     try:
-        factors = denominator_factors(context.given, context.ring)
+        domain = context.domain(context.given)
     except (NotRational, Undefined):
         return []
-    return [str(value) for value in excluded_values(factors, context.unknown)]
+    return [number_text(value) for value in excluded_points(domain.excluded, context.unknown)]

@@ -5,7 +5,7 @@ import pytest
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.points import value_at
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.kernel.solution_sets import solution_set
+from uchuu_core.kernel.solving import solution_set
 from uchuu_core.moves.catalogue import ERRORS, LAWS, wordings
 from uchuu_core.moves.move import Effect, Example, Move
 from uchuu_core.notation import plain, read

@@ -6,6 +6,7 @@ r"""LaTeX for typesetting; reading it back gives the same tree.
 from uchuu_core.notation.brackets import Place, needs
 from uchuu_core.tree.nodes import (
     Absolute,
+    AllExcept,
     Bracket,
     Chain,
     Either,
@@ -41,6 +42,9 @@ def latex(line: Line) -> str:
             return word.join(latex(option) for option in options)
         case ValueSet(members):
             return r"\{" + ", ".join(latex(member) for member in members) + r"\}"
+        case AllExcept(members):
+            listed = ", ".join(latex(member) for member in members)
+            return r"\text{all real numbers except }" + listed
         case Outcome(says):
             return rf"\text{{{says}}}"
         case _:

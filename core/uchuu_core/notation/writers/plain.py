@@ -3,6 +3,7 @@
 from uchuu_core.notation.brackets import Place, needs
 from uchuu_core.tree.nodes import (
     Absolute,
+    AllExcept,
     Bracket,
     Chain,
     Either,
@@ -35,6 +36,8 @@ def plain(line: Line) -> str:
             return word.join(plain(option) for option in options)
         case ValueSet(members):
             return "{" + ", ".join(plain(member) for member in members) + "}"
+        case AllExcept(members):
+            return "all real numbers except " + ", ".join(plain(member) for member in members)
         case Outcome(says):
             return says
         case _:
@@ -63,7 +66,10 @@ def _expression(node: Expr) -> str:
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             for join, factor in zip(joins, factors[1:], strict=True):
-                text += join + _in("factor" if join else "juxtaposed factor", factor)
+                part = _in("factor" if join else "juxtaposed factor", factor)
+                is_word = part.startswith(("sqrt", "cbrt", "root", "abs"))
+                text += join or (" " if is_word and text[-1].isalpha() else "")
+                text += part
             return text
         case Quotient(numerator, denominator, "/"):
             return f"{_in('numerator', numerator)}/{_in('denominator', denominator)}"

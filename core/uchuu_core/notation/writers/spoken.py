@@ -5,6 +5,7 @@ Grouping is said where the ear would lose it: "the quantity … end quantity", "
 
 from uchuu_core.tree.nodes import (
     Absolute,
+    AllExcept,
     Bracket,
     Chain,
     Either,
@@ -45,6 +46,8 @@ def spoken(line: Line) -> str:
             return word.join(spoken(option) for option in options)
         case ValueSet(members):
             return "the set of " + ", ".join(spoken(member) for member in members)
+        case AllExcept(members):
+            return "all real numbers except " + " and ".join(spoken(m) for m in members)
         case Outcome(says):
             return says
         case _:

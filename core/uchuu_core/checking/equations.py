@@ -1,0 +1,306 @@
+"""The verdict of an equation under an equation, by comparing exact solution sets."""
+
+from itertools import islice
+from math import gcd, lcm
+from typing import Any
+
+from flint import fmpq
+
+from uchuu_core.checking.context import Context
+from uchuu_core.checking.domain_lines import judged_remark
+from uchuu_core.checking.judgement import Judgement, is_statement
+from uchuu_core.contract import Verdict
+from uchuu_core.kernel.algebraic import Algebraic
+from uchuu_core.kernel.domains import condition, even_roots
+from uchuu_core.kernel.equality import Counter, agreement, difference, value_texts
+from uchuu_core.kernel.exact import Exact, Undecided
+from uchuu_core.kernel.finished import ALONE, unmet_forms
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import RationalFunction, ring
+from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.solving import points_of, solution_set
+from uchuu_core.kernel.written import described, interval_text, number_text
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Chain, Expr, Line, Outcome, Relation, Symbol
+from uchuu_core.tree.paths import letters, rebuild
+
+_SPECIAL_CASES = 5
+_SEVERITY: tuple[Verdict, ...] = ("wrong", "unproved", "loses", "may-add", "ok")
+
+
+def judged_statement(before: Line, line: Line, context: Context) -> Judgement:
+    """Return the verdict of *line* under *before* in a problem that is to be solved.
+
+    Raises:
+        NotRational, Undefined: see ``solution_set``.
+    """
+    if isinstance(line, Chain):
+        for left, right in zip(line.sides[1:], line.sides[2:], strict=False):
+            found = agreement(left, right, context.numbers)
+            if found.verdict == "different":
+                return Judgement("wrong", "refuted", counter=found.counter)
+    if not is_statement(line):
+        return _judged_bare(before, line, context)  # type: ignore[arg-type]
+    if not is_statement(before):
+        return Judgement("wrong", "exact")
+    now, earlier = _as_relation(line), _as_relation(before)
+    aside = check_line(before, now, context) or judged_remark(now, context)
+    if aside is not None:
+        return aside
+    try:
+        was, has = context.solutions(earlier), context.solutions(now)
+    except NotRational:
+        if len(letters(earlier) | letters(now)) > 1:
+            return _judged_by_special_cases(earlier, now, context)
+        raise
+    return compared(earlier, was, now, has, context)
+
+
+def _as_relation(line: Line) -> Line:
+    """Read ``x = 10/2 = 5`` as its first and last side."""
+    return Relation(line.sides[0], "=", line.sides[-1]) if isinstance(line, Chain) else line
+
+
+def _judged_bare(before: Line, line: Expr, context: Context) -> Judgement:
+    """Judge an expression under an equation: the value alone is fine, a dropped side is not."""
+    if not is_statement(before):
+        found = agreement(before, line, context.numbers)  # type: ignore[arg-type]
+        if found.verdict == "different":
+            return Judgement("wrong", "refuted", counter=found.counter)
+        return Judgement("ok" if found.verdict == "equal" else "unproved")
+    if not letters(line) and not unmet_forms(before, "solve", (), context.unknown):
+        named = Relation(Symbol(context.unknown), "=", line)
+        return judged_statement(before, named, context)
+    return Judgement("wrong", "exact")
+
+
+# a candidate put into the given
+
+
+def check_line(before: Line, line: Line, context: Context) -> Judgement | None:
+    """Return the verdict of a line that puts a candidate into the given, None when it is no such.
+
+    It has no letters, follows a solved line, and one side is the given's side at the candidate.
+    """
+    if not (isinstance(line, Relation) and line.sign == "=" and not letters(line)):
+        return None
+    if not isinstance(context.given, Relation) or not letters(context.given):
+        return None
+    if not letters(before) or ALONE in unmet_forms(before, "solve", (), context.unknown):
+        return None
+    try:
+        if not _is_substitution(before, line, context):
+            return None
+        holds = _is_zero(difference(line.left, line.right), {})
+    except (Undefined, Undecided, NotRational):
+        return None
+    if holds:
+        return Judgement("ok", is_aside=True)
+    return Judgement(
+        "wrong",
+        "refuted",
+        counter=Counter((), *value_texts(line.left, line.right)),
+        is_aside=True,
+    )
+
+
+def _is_zero(node: Expr, place: dict[str, Any]) -> bool:
+    return Exact(place).sign(node) == 0
+
+
+def _is_substitution(before: Line, line: Relation, context: Context) -> bool:
+    given = context.given
+    assert isinstance(given, Relation)
+    if letters(given) != {context.unknown}:
+        return False
+    for candidate in islice(context.solutions(_as_relation(before)).points, 6):
+        if not isinstance(candidate, Algebraic) or not candidate.is_real:
+            continue
+        value = candidate.rational
+        place = {context.unknown: candidate if value is None else value}
+        pairs = ((line.left, given.left), (line.right, given.right), (line.left, given.right))
+        for mine, theirs in pairs:
+            try:
+                if _is_zero(difference(mine, theirs), place):
+                    return True
+            except Undefined:
+                continue
+    return False
+
+
+# two solution sets
+
+
+def compared(
+    before: Line, was: SolutionSet, line: Line, has: SolutionSet, context: Context
+) -> Judgement:
+    """Return the verdict that follows from the solutions *was* and *has* of two lines.
+
+    Raises:
+        NotRational: they differ in something that is not solved exactly.
+    """
+    unknown = context.unknown
+    solved = ALONE not in unmet_forms(line, "solve", (), unknown)
+    conditions = sorted(condition(factor) for factor in has.granted - was.granted)
+    if was.same_solutions(has):
+        if was.is_empty and not _connected(before, was, line, has, context):
+            return Judgement("wrong", "exact")
+        if not solved and _is_widened(before, was, line, has, context):
+            return Judgement("may-add", conditions=_dropped_conditions(was, has))
+        return Judgement("ok", conditions=conditions)
+    if was.has_opaque or has.has_opaque:
+        raise NotRational
+    adds, drops = has.beyond(was), was.beyond(has)
+    if was.within(has) and not solved and not has.everything and _is_legal_gain(was, has, context):
+        texts = sorted(described(point, unknown) for point in adds)
+        return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
+    if has.within(was) and not was.everything:
+        if _only_failing_dropped(was, has, context):
+            return Judgement("ok")
+        if context.original is None:  # a check may be owed, and cannot be made
+            return Judgement("unproved", "tested", tested="the given is of a kind not solved yet")
+        if not has.is_empty:
+            texts = sorted(described(point, unknown) for point in drops)
+            texts += [interval_text(i, unknown) for i in was.intervals if i not in has.intervals]
+            return Judgement("loses", drops=texts)
+    return Judgement("wrong", "refuted", counter=_refuting_value(was, line, context))
+
+
+def _dropped_conditions(was: SolutionSet, has: SolutionSet) -> list[str]:
+    dropped = [condition(f) for f in was.excluded - has.excluded - has.granted]
+    return sorted({*dropped, *(condition(r) for r in was.required - has.required)})
+
+
+def _is_widened(
+    before: Line, was: SolutionSet, line: Line, has: SolutionSet, context: Context
+) -> bool:
+    """Whether a denominator with the unknown or an even root over it went away."""
+    if was.below - has.below - has.granted:
+        return True
+    if even_roots(before, context.unknown) <= even_roots(line, context.unknown):
+        return False
+    if not (isinstance(before, Relation) and isinstance(line, Relation)):
+        return True
+    sides = (difference(before.left, before.right), difference(line.left, line.right))
+    return agreement(*sides, context.numbers).verdict != "equal" or bool(
+        was.required - has.required
+    )
+
+
+def _is_legal_gain(was: SolutionSet, has: SolutionSet, context: Context) -> bool:
+    """Whether the line keeps every sheet of the line before: both sides multiplied or raised."""
+    if not was.sheets <= has.sheets:
+        return False
+    if not was.is_empty or was.sheets:
+        return True
+    zeros = {z for f in was.below for z in points_of(f, context.unknown, context.numbers)}
+    return has.points <= zeros  # only values that a denominator excluded came in
+
+
+def _only_failing_dropped(was: SolutionSet, has: SolutionSet, context: Context) -> bool:
+    """Whether every solution that is left out fails in the original (a check that was owed)."""
+    original = context.original
+    if original is None or original.everything or was.intervals != has.intervals:
+        return False
+    dropped = was.beyond(has)
+    return bool(dropped) and not any(original.holds(point) for point in dropped)
+
+
+def _connected(
+    before: Line, was: SolutionSet, line: Line, has: SolutionSet, context: Context
+) -> bool:
+    """Whether two equations without solutions are steps of one work, not two contradictions.
+
+    With complex zeros (or zeros on other sheets of a root) those are compared. Else left minus
+    right must be the same or opposite (terms were added to both sides), or both sides multiplied
+    by one number up to an added constant, or the unknown has gone from a side and the number is
+    one that clears denominators or divides everything.
+    """
+    if not (isinstance(before, Relation) and isinstance(line, Relation)):
+        return True if isinstance(line, Outcome) else was.sheets <= has.sheets or has.sheets <= was.sheets  # fmt: skip
+    if was.sheets or has.sheets:
+        return was.sheets <= has.sheets or has.sheets <= was.sheets
+    algebra = context.ring
+    try:
+        mine = [algebra.function(side) for side in (before.left, before.right)]
+        theirs = [algebra.function(side) for side in (line.left, line.right)]
+    except NotRational:
+        return True
+    ratio = theirs[0].minus(theirs[1]).over(mine[0].minus(mine[1]))
+    factor = ratio.constant() if ratio is not None else None
+    if factor is None or abs(factor) == 1:
+        return True  # multiplied by an expression; the sets were compared
+    if any(side.constant() is not None for side in theirs) and abs(factor) in _clearing(mine):
+        return True
+    scaled = (RationalFunction(w.numerator * factor, w.denominator) for w in mine)
+    return all(h.minus(s).constant() is not None for h, s in zip(theirs, scaled, strict=True))
+
+
+def _clearing(sides: list[RationalFunction]) -> set[fmpq]:
+    """Return the numbers that clear the denominators of *sides*, or divide all their numbers."""
+    numbers = [c for side in sides for c in side.numerator.coeffs()]
+    below = lcm(*(int(c.q) for c in numbers))
+    above = gcd(*(int((c * below).p) for c in numbers)) or 1
+    return {fmpq(below), fmpq(below, above), fmpq(1, above)}
+
+
+def _refuting_value(was: SolutionSet, line: Line, context: Context) -> Counter | None:
+    """Return a solution of the line before that does not solve *line*, both sides worked out."""
+    if not isinstance(line, Relation):
+        line = context.given
+    if not isinstance(line, Relation) or context.numbers.is_complex:
+        return None
+    numbers = [p for p in was.points if isinstance(p, Algebraic)]
+    for point in sorted(numbers, key=lambda p: (p.degree, p.approximation.real)):
+        value = point.rational
+        place = {context.unknown: point if value is None else value}
+        try:
+            if not _is_zero(difference(line.left, line.right), place):
+                texts = value_texts(line.left, line.right, place)
+                return Counter(((context.unknown, number_text(point)),), *texts)
+        except (Undefined, Undecided, NotRational):
+            continue
+    return None
+
+
+# several letters with roots
+
+
+def _judged_by_special_cases(before: Line, line: Line, context: Context) -> Judgement:
+    """Put numbers for all letters but the unknown, and judge the equations in one letter."""
+    others = tuple(sorted((letters(before) | letters(line)) - {context.unknown}))
+    found: list[Judgement] = []
+    for point in islice(_generic_points(others), _SPECIAL_CASES):
+        one = (_with_numbers(before, point), _with_numbers(line, point))
+        try:
+            was, has = (_solved(part, context) for part in one)
+            found.append(compared(one[0], was, one[1], has, context))
+        except (NotRational, Undefined):
+            continue
+    if not found:
+        raise NotRational
+    worst = min(found, key=lambda judgement: _SEVERITY.index(judgement.verdict))
+    if worst.verdict in ("ok", "may-add"):
+        worst.proof = "tested"
+        worst.tested = f"{len(found)} choices of the other letters"
+    worst.adds, worst.drops = [], []
+    return worst
+
+
+def _solved(line: Line, context: Context) -> SolutionSet:
+    return solution_set(line, context.unknown, ring((context.unknown,)), context.numbers)
+
+
+def _generic_points(names: tuple[str, ...]) -> Any:
+    """Yield values for letters that are neither 0 nor 1 and differ, positive ones first."""
+    for shift in range(_SPECIAL_CASES):
+        yield {name: fmpq(2 + 3 * n + 2 * shift, 1) for n, name in enumerate(names)}
+
+
+def _with_numbers(line: Line, point: dict[str, fmpq]) -> Line:
+    def change(part: Any) -> Any:
+        if isinstance(part, Symbol) and part.name in point:
+            return build.number_of(point[part.name])
+        return part
+
+    return rebuild(line, change)  # type: ignore[no-any-return]

@@ -1,0 +1,32 @@
+"""What the kernel's verdict on one line consists of."""
+
+from dataclasses import dataclass, field
+
+from uchuu_core.contract import Proof, Verdict
+from uchuu_core.kernel.equality import Counter
+from uchuu_core.tree.nodes import AllExcept, Chain, Either, Line, Outcome, Relation, ValueSet
+
+_STATEMENTS = (Relation, Chain, Either, ValueSet, Outcome, AllExcept)
+
+
+@dataclass(slots=True)
+class Judgement:
+    """What the kernel knows of one line.
+
+    ``is_aside``: a line that is judged by itself and is not the next state of the work: a
+    candidate put into the given, or a remark on excluded values.
+    """
+
+    verdict: Verdict
+    proof: Proof = "exact"
+    conditions: list[str] = field(default_factory=list)
+    adds: list[str] = field(default_factory=list)
+    drops: list[str] = field(default_factory=list)
+    tested: str | None = None
+    counter: Counter | None = None
+    is_aside: bool = False
+
+
+def is_statement(line: Line) -> bool:
+    """Return whether *line* says something that is true or false (it is no bare expression)."""
+    return isinstance(line, _STATEMENTS)
