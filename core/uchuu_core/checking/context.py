@@ -1,6 +1,7 @@
 """What every line of one paper is judged with: the problem, its letters, the original."""
 
 from dataclasses import dataclass, replace
+from typing import Any
 
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
@@ -11,8 +12,8 @@ from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import read
-from uchuu_core.tree.nodes import Line, Relation
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.nodes import Line, Relation, Symbol
+from uchuu_core.tree.paths import letters, rebuild
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,6 +84,20 @@ def context_of(problem: Problem, lines: list[Line | Failure]) -> Context:
         return replace(context, original=context.solutions(given))
     except (NotRational, Undefined):
         return context
+
+
+def with_unknown(line: Line, unknown: str, given: frozenset[str]) -> Line:
+    """Return *line* with ``x₁ = 2, x₂ = 3`` read as values of *unknown*, unless the given has x₁."""
+
+    def change(part: Any) -> Any:
+        if isinstance(part, Symbol) and part.name not in given:
+            letter, _, index = part.name.partition("_")
+            if index and letter == unknown:
+                return Symbol(unknown)
+        return part
+
+    indexed = any("_" in name for name in letters(line) - given)
+    return rebuild(line, change) if indexed else line
 
 
 def guessed_unknown(given: Line, lines: list[Line | Failure], names: frozenset[str]) -> str:

@@ -1,22 +1,35 @@
 """Lines that state a domain: "x != 3, x != -5", "x >= 2", "all real numbers except 4"."""
 
+from collections.abc import Iterator
+
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import Algebraic, between
 from uchuu_core.kernel.cells import real_zeros
-from uchuu_core.kernel.domains import condition
+from uchuu_core.kernel.domains import Domain
 from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.exact import Exact
-from uchuu_core.kernel.numbers import REAL
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import Factor, ring
-from uchuu_core.kernel.solutions import SolutionSet, assembled
+from uchuu_core.kernel.solutions import SolutionSet, assembled, complement, intersection, union
 from uchuu_core.kernel.solving import points_of, solution_set
-from uchuu_core.tree.nodes import AllExcept, Either, Expr, Line, Outcome, Relation
-from uchuu_core.tree.paths import letters, walk
+from uchuu_core.kernel.written import number_text
+from uchuu_core.tree.nodes import (
+    AllExcept,
+    Either,
+    Expr,
+    Line,
+    Number,
+    Outcome,
+    Power,
+    Quotient,
+    Relation,
+    ValueSet,
+)
+from uchuu_core.tree.paths import letters, parts
 
 
 def is_domain_line(line: Line) -> bool:
@@ -28,7 +41,11 @@ def is_domain_line(line: Line) -> bool:
 
 
 def stated_exclusions(line: Line, context: Context) -> frozenset[Factor] | None:
-    """Return the polynomials that *line* says are not zero; None when it says something else."""
+    """Return the polynomials that *line* says are not zero; None when it says something else.
+
+    Raises:
+        NotRational: they hold roots.
+    """
     match line:
         case Outcome("all real numbers"):
             return frozenset()
@@ -56,23 +73,35 @@ def judged_domain(line: Line, context: Context) -> Judgement:
     domain = context.domain(context.given)
     if _is_equation(line):
         return _judged_zeros(line, domain.excluded, context)
-    stated = stated_exclusions(line, context)
-    if not domain.required and stated is not None:
-        stated = frozenset(f for f in stated if f.has_real_zero)
-        if stated == domain.excluded:
-            return Judgement("ok")
-        return Judgement(
-            "wrong",
-            "refuted",
-            counter=_counter(stated, domain.excluded, context),
-            adds=sorted(condition(f) for f in stated - domain.excluded),
-            drops=sorted(condition(f) for f in domain.excluded - stated),
-        )
+    if len(letters(context.given)) > 1:
+        return _judged_by_factors(line, domain, context)
     wanted = domain_set(context.given, context.unknown)  # type: ignore[arg-type]
-    if isinstance(line, Outcome) and line.says == "no solution":
-        return Judgement("ok" if wanted.is_empty else "wrong")
     said = _said(line, context)
-    return Judgement("ok" if said.same_solutions(wanted) else "wrong")
+    if said.same_solutions(wanted):
+        return Judgement("ok")
+    missing, extra = _gaps(said), _gaps(wanted)
+    return Judgement(
+        "wrong",
+        "refuted",
+        counter=_counter(wanted, said, context),
+        adds=sorted(f"{context.unknown} != {number_text(p)}" for p in missing - extra),
+        drops=sorted(f"{context.unknown} != {number_text(p)}" for p in extra - missing),
+    )
+
+
+def _judged_by_factors(line: Line, domain: Domain, context: Context) -> Judgement:
+    stated = stated_exclusions(line, context)
+    if stated is None or domain.required:
+        raise NotRational
+    kept = frozenset(f for f in stated if f.has_real_zero)
+    return Judgement("ok" if kept == domain.excluded else "wrong", "exact")
+
+
+def _gaps(found: SolutionSet) -> set[Algebraic]:
+    """Return the single numbers that are left out."""
+    ends = [i.high for i in found.intervals[:-1]]
+    starts = [i.low for i in found.intervals[1:]]
+    return {a for a, b in zip(ends, starts, strict=True) if a is not None and a == b}
 
 
 def _is_equation(line: Line) -> bool:
@@ -88,25 +117,37 @@ def _judged_zeros(line: Line, excluded: frozenset[Factor], context: Context) -> 
 
 
 def _said(line: Line, context: Context) -> SolutionSet:
-    """Return the numbers that *line* allows; inequalities joined by commas all hold."""
-    if isinstance(line, Either) and any(option.sign == "!=" for option in line.options):
-        raise NotRational
-    found = solution_set(line, context.unknown, ring((context.unknown,)))
-    if found.everything and found.excluded:
-        raise NotRational
-    return found
+    """Return the numbers that *line* allows.
+
+    Several inequalities all hold where that is possible ("x > 1, x < 4"), else any of them does
+    ("x < 1 or x > 4").
+    """
+    unknown, one = context.unknown, ring((context.unknown,))
+    match line:
+        case AllExcept(members):
+            return complement(solution_set(ValueSet(members), unknown, one))
+        case Either(options) if all(option.sign == "!=" for option in options):
+            gaps = tuple(Relation(o.left, "=", o.right) for o in options)
+            return complement(solution_set(Either(gaps), unknown, one))
+        case Either(options):
+            allowed = [solution_set(option, unknown, one) for option in options]
+            every = intersection(allowed)
+            return union(allowed) if every.is_empty else every
+        case Relation(left, "!=", right):
+            return complement(solution_set(Relation(left, "=", right), unknown, one))
+        case _:
+            return solution_set(line, unknown, one)
 
 
-def _counter(
-    stated: frozenset[Factor], excluded: frozenset[Factor], context: Context
-) -> Counter | None:
+def _counter(wanted: SolutionSet, said: SolutionSet, context: Context) -> Counter | None:
     """Return a value at which the statement fails: excluded and not said so, or the reverse."""
-    for factor in sorted(stated ^ excluded, key=lambda f: f.key):
-        zero = factor.rational_zero
-        if zero is not None:
-            there = "has no value" if factor in excluded else "has a value"
-            said = "allowed" if factor in excluded else "excluded"
-            return Counter(((context.unknown, str(zero)),), f"the given {there}", said)
+    ends = {e for found in (wanted, said) for i in found.intervals for e in (i.low, i.high)}
+    for value in sorted(end for end in ends if end is not None):
+        if wanted.holds(value) != said.holds(value):
+            there = "has a value" if wanted.holds(value) else "has no value"
+            line = "allowed" if said.holds(value) else "excluded"
+            place = ((context.unknown, number_text(value)),)
+            return Counter(place, f"the given {there}", line)
     return None
 
 
@@ -123,19 +164,23 @@ def domain_set(given: Expr, unknown: str) -> SolutionSet:
     if not plan.is_simple:
         raise NotRational
     breaks: set[Algebraic] = set(real_zeros(plan.signed)) if plan.signed else set()
-    for _, part in walk(given):
-        below = getattr(part, "denominator", None)
-        if below is not None and letters(part):
-            for factor in one.factors(one.function(below).numerator):
-                breaks |= {p for p in points_of(factor, unknown, REAL) if isinstance(p, Algebraic)}
+    for below in _denominators(given):
+        found = solution_set(Relation(below, "=", Number("0")), unknown, one)
+        breaks |= {p for p in found.points if isinstance(p, Algebraic)}
     ordered = sorted(breaks)
     ends = list(zip([None, *ordered], [*ordered, None], strict=True))
     inside = [_has_value(given, unknown, Algebraic.of(between(a, b))) for a, b in ends]
     truth = [_has_value(given, unknown, at) for at in ordered]
     points, intervals = assembled(ordered, truth, inside)
-    if all(inside) and all(truth):
-        return SolutionSet(everything=True)
-    return SolutionSet(points, intervals=intervals)
+    return SolutionSet(points, intervals=intervals).normal()
+
+
+def _denominators(given: Expr) -> Iterator[Expr]:
+    for part in parts(given):
+        if isinstance(part, Quotient) and letters(part.denominator):
+            yield part.denominator
+        elif isinstance(part, Power) and letters(part.base):
+            yield part.base
 
 
 def _has_value(given: Expr, unknown: str, value: Algebraic) -> bool:

@@ -1,5 +1,6 @@
 """The verdict of an equation under an equation, by comparing exact solution sets."""
 
+from dataclasses import replace
 from itertools import islice
 from math import gcd, lcm
 from typing import Any
@@ -16,8 +17,8 @@ from uchuu_core.kernel.equality import Counter, agreement, difference, value_tex
 from uchuu_core.kernel.exact import Exact, Undecided
 from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import RationalFunction, ring
-from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.rational_functions import Factor, RationalFunction, ring
+from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import described, interval_text, number_text
 from uchuu_core.tree import build
@@ -151,7 +152,7 @@ def compared(
     if was.has_opaque or has.has_opaque:
         raise NotRational
     adds, drops = has.beyond(was), was.beyond(has)
-    if was.within(has) and not solved and not has.everything and _is_legal_gain(was, has, context):
+    if was.within(has) and not has.everything and _is_legal_gain(was, has, solved, context):
         texts = sorted(described(point, unknown) for point in adds)
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
     if has.within(was) and not was.everything:
@@ -187,14 +188,21 @@ def _is_widened(
     )
 
 
-def _is_legal_gain(was: SolutionSet, has: SolutionSet, context: Context) -> bool:
-    """Whether the line keeps every sheet of the line before: both sides multiplied or raised."""
+def _is_legal_gain(was: SolutionSet, has: SolutionSet, solved: bool, context: Context) -> bool:
+    """Whether the line keeps every sheet of the line before: both sides multiplied or raised.
+
+    A solved line may only list candidates: values of other sheets, or such that a denominator
+    excluded. So may a line under one that has no solution.
+    """
     if not was.sheets <= has.sheets:
         return False
-    if not was.is_empty or was.sheets:
+    if not solved and (not was.is_empty or was.sheets):
         return True
-    zeros = {z for f in was.below for z in points_of(f, context.unknown, context.numbers)}
-    return has.points <= zeros  # only values that a denominator excluded came in
+    zeros: set[Point] = set()
+    for factor in (*was.below, *was.sheets):
+        if isinstance(factor, Factor):
+            zeros |= points_of(factor, context.unknown, context.numbers)
+    return not has.intervals and has.beyond(was) <= zeros
 
 
 def _only_failing_dropped(was: SolutionSet, has: SolutionSet, context: Context) -> bool:
@@ -271,10 +279,11 @@ def _judged_by_special_cases(before: Line, line: Line, context: Context) -> Judg
     others = tuple(sorted((letters(before) | letters(line)) - {context.unknown}))
     found: list[Judgement] = []
     for point in islice(_generic_points(others), _SPECIAL_CASES):
-        one = (_with_numbers(before, point), _with_numbers(line, point))
+        one = [_with_numbers(part, point) for part in (before, line, context.given)]
         try:
-            was, has = (_solved(part, context) for part in one)
-            found.append(compared(one[0], was, one[1], has, context))
+            was, has, original = (_solved(part, context) for part in one)
+            case = replace(context, given=one[2], original=original)
+            found.append(compared(one[0], was, one[1], has, case))
         except (NotRational, Undefined):
             continue
     if not found:

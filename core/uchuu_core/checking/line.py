@@ -5,9 +5,11 @@ from uchuu_core.checking.domain_lines import is_domain_line, judged_domain
 from uchuu_core.checking.equations import judged_statement
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.kernel.domains import condition
-from uchuu_core.kernel.equality import Agreement, agreement
+from uchuu_core.kernel.equality import Agreement, agreement, has_value, letters_of
+from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.tree.nodes import Chain, Expr, Line, Relation
+from uchuu_core.tree.nodes import Chain, Expr, Line, Outcome, Relation, Root
+from uchuu_core.tree.paths import parts
 
 _UNJUDGED = "features of a function are not judged yet"
 
@@ -33,10 +35,9 @@ def judged(before: Line, line: Line, context: Context) -> Judgement:
 def _has_value(line: Line, context: Context) -> bool:
     """Whether *line* is defined somewhere, so that what follows it can be compared."""
     try:
-        if is_statement(line):
-            context.solutions(line)
-        else:
-            agreement(line, line, context.numbers)  # type: ignore[arg-type]
+        if not is_statement(line):
+            return has_value(line, context.numbers)  # type: ignore[arg-type]
+        context.solutions(line)
     except NotRational:
         return True
     except Undefined:
@@ -66,7 +67,19 @@ def sides_of(line: Line) -> tuple[Expr, ...]:
             return () if is_statement(line) else (line,)  # type: ignore[return-value]
 
 
+def _judged_outcome(before: Line, says: str, context: Context) -> Judgement:
+    """Judge words under an expression: "prime" for a factoring, "no solution" for no value."""
+    start = _value_of(before)
+    if start is None or says not in ("prime", "no solution"):
+        return Judgement("wrong", "exact")
+    if says == "no solution":
+        return Judgement("wrong" if has_value(start, context.numbers) else "ok", "exact")
+    return Judgement("ok" if is_prime(start, context.ring) else "wrong", "exact")
+
+
 def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
+    if isinstance(line, Outcome):
+        return _judged_outcome(before, line.says, context)
     start = _value_of(before)
     sides = sides_of(line)
     if start is None or not sides:
@@ -81,7 +94,17 @@ def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
     for found in verdicts:
         if found.verdict == "undecided":
             return Judgement("unproved", "tested", tested=found.tested)
-    return Judgement("ok", "exact", conditions=_conditions(before, line, context))
+    assumed = _assumed(before, line) if context.numbers.non_negative else []
+    return Judgement("ok", "exact", conditions=_conditions(before, line, context) + assumed)
+
+
+def _assumed(before: Line, line: Line) -> list[str]:
+    """Return the house rule's assumption on the letters under even roots, where it was needed."""
+    start, end = _value_of(before), _value_of(line)
+    if start is None or end is None or agreement(start, end).verdict == "equal":
+        return []
+    below = [part.radicand for part in parts(before) if isinstance(part, Root)]
+    return [f"{name} >= 0" for name in sorted(letters_of(*below))]
 
 
 def _conditions(before: Line, line: Line, context: Context) -> list[str]:
@@ -89,11 +112,4 @@ def _conditions(before: Line, line: Line, context: Context) -> list[str]:
     had, has = context.domain(before), context.domain(line)
     found = [condition(factor) for factor in had.excluded ^ has.excluded]
     found += [condition(requirement) for requirement in had.required ^ has.required]
-    if context.numbers.non_negative:
-        found = [text for text in found if not text.endswith(" >= 0")]
-        found += [f"{name} >= 0" for name in _under_roots(had.required | has.required)]
     return sorted(set(found))
-
-
-def _under_roots(required: object) -> set[str]:
-    return {n for item in required for factor in item.factors for n in factor.letters}  # type: ignore[attr-defined]

@@ -3,17 +3,20 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
+from dataclasses import dataclass
 from time import monotonic
 from typing import Any
 
 from uchuu_core import limits
-from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.chains import misused_equals
+from uchuu_core.checking.context import Context, context_of, readable_lines, with_unknown
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
+from uchuu_core.checking.substitution import Substitution
 from uchuu_core.contract import LineError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.domains import condition
@@ -25,7 +28,7 @@ from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
-from uchuu_core.notation import latex, plain, shown
+from uchuu_core.notation import latex, plain, read, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
@@ -46,25 +49,25 @@ def check(problem: Problem) -> dict[str, Any]:
     """
     lines = readable_lines(problem)
     context = context_of(problem, lines)
+    steps = _steps(lines, context)
+    last = _last_step(steps)
     records: list[dict[str, Any]] = []
-    before: Line = context.given
-    answer: Line | None = None
     broken = False
     first_wrong: int | None = None
     error: str | None = None
     until = monotonic() + limits.EXPLAINING_SECONDS
     is_explained = True
-    for number, line in enumerate(lines, start=1):
+    for number, step in enumerate(steps, start=1):
         text = problem.lines[number - 1]
-        if isinstance(line, Failure):
-            records.append({"text": text, "verdict": "unreadable", "failure": line.as_record()})
+        if isinstance(step, Failure):
+            records.append({"text": text, "verdict": "unreadable", "failure": step.as_record()})
             continue
-        is_last = number == len(lines)
-        judgement = _judged(before, line, context)
-        if is_last and not broken and not judgement.is_aside:
+        before, line, judgement = step.before, step.line, step.judgement
+        is_last = number == last
+        if is_last and not broken:
             _hold_against_original(judgement, line, context)
-        record = _record(text, line, judgement)
-        explains = (problem.explains or not is_last) and monotonic() < until
+        record = _record(text, line, judgement, context)
+        explains = (problem.explains or number < len(steps)) and monotonic() < until
         is_explained = is_explained and (explains or monotonic() < until)
         if judgement.verdict in ("wrong", "loses"):
             named = _named_error(before, line, judgement, context) if explains else None
@@ -84,8 +87,8 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["error"] = _as_dict(_worded(stop, None, None, []))
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
-        if not judgement.is_aside:
-            before, answer = line, line
+    states = [s.line for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
+    answer = states[-1] if states else None
     return {
         "lines": records,
         "first_wrong": first_wrong,
@@ -96,6 +99,50 @@ def check(problem: Problem) -> dict[str, Any]:
     }
 
 
+@dataclass(frozen=True, slots=True)
+class Step:
+    """A readable line, the state of the work that it stands under, and the verdict."""
+
+    before: Line
+    line: Line
+    judgement: Judgement
+
+
+def _steps(lines: list[Line | Failure], context: Context) -> list[Step | Failure]:
+    """Judge every line against the state before it; asides are no states."""
+    found: list[Step | Failure] = []
+    before = context.given
+    substitution = Substitution(context) if context.is_equation else None
+    for line in lines:
+        if isinstance(line, Failure):
+            found.append(line)
+            continue
+        if context.is_equation:
+            line = with_unknown(line, context.unknown, letters(context.given))
+            defined = substitution.define(line) if substitution else None
+            if defined is not None:
+                found.append(Step(before, line, defined))
+                continue
+            if substitution:
+                line = substitution.put_back(before, line)
+        step = Step(before, line, _judged(before, line, context))
+        found.append(step)
+        if not step.judgement.is_aside:
+            before = line
+    return found
+
+
+def _last_step(steps: list[Step | Failure]) -> int:
+    """Return the number of the line that is the answer: 0 when the work ends unreadably."""
+    for number in range(len(steps), 0, -1):
+        step = steps[number - 1]
+        if isinstance(step, Failure):
+            return 0
+        if not step.judgement.is_aside:
+            return number
+    return 0
+
+
 def _judged(before: Line, line: Line, context: Context) -> Judgement:
     try:
         return judged(before, line, context)
@@ -103,10 +150,10 @@ def _judged(before: Line, line: Line, context: Context) -> Judgement:
         return Judgement("unproved", "tested", tested=failure.message)
 
 
-def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
+def _record(text: str, line: Line, judgement: Judgement, context: Context) -> dict[str, Any]:
     record: dict[str, Any] = {
         "text": text,
-        **shown(line),
+        **shown(read(text, juxtaposition=context.problem.house.juxtaposition)),
         "verdict": judgement.verdict,
         "proof": judgement.proof,
     }
@@ -116,6 +163,7 @@ def _record(text: str, line: Line, judgement: Judgement) -> dict[str, Any]:
         ("drops", judgement.drops),
         ("tested", judgement.tested),
         ("check_line", judgement.is_aside),
+        ("note", misused_equals(line, context.unknown)),
         ("counter", judgement.counter and _shown(judgement.counter, line)),
     ):
         if value:

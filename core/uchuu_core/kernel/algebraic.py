@@ -92,7 +92,9 @@ class Algebraic:
         return complex(float(value.real), float(value.imag))
 
     def __lt__(self, other: "Algebraic") -> bool:
-        """Compare two different real numbers exactly."""
+        """Compare two real numbers exactly."""
+        if self == other:
+            return False
         bits = _ORDERED_AT
         while True:
             with precision(bits):

@@ -10,7 +10,7 @@ from uchuu_core.kernel.rational_functions import Factor, Ring
 from uchuu_core.kernel.solutions import Requirement
 from uchuu_core.notation import plain
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Root
-from uchuu_core.tree.paths import letters, walk
+from uchuu_core.tree.paths import letters, parts
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,7 +39,7 @@ def domain_of(line: Line, ring: Ring, numbers: Numbers = REAL) -> Domain:
     """
     excluded: set[Factor] = set()
     required: set[Requirement] = set()
-    for _, part in walk(line):
+    for part in parts(line):
         if isinstance(part, Quotient):
             _not_zero(part.denominator, ring, excluded, required)
         elif isinstance(part, Power):
@@ -61,7 +61,7 @@ def domain_of(line: Line, ring: Ring, numbers: Numbers = REAL) -> Domain:
 def even_roots(line: Line, unknown: str) -> int:
     """Return how many different even roots (or powers like 1/2) stand over *unknown*."""
     found: set[object] = set()
-    for _, part in walk(line):
+    for part in parts(line):
         if isinstance(part, Root) and part.index % 2 == 0 and unknown in letters(part):
             found.add((part.index, part.radicand))
         elif isinstance(part, Power) and unknown in letters(part.base):

@@ -70,6 +70,21 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
     return _in_cells(left, right, names, numbers)
 
 
+def has_value(node: Expr, numbers: Numbers = REAL) -> bool:
+    """Return whether *node* has a value anywhere; True where that is not decided."""
+    names = letters_of(node, is_complex=numbers.is_complex)
+    try:
+        if not names:
+            Exact({}, is_complex=numbers.is_complex).sign(node)
+            return True
+        ring(names).function(node)
+    except Undefined:
+        return False
+    except (NotRational, Undecided):
+        pass
+    return True
+
+
 def counter_example(left: Expr, right: Expr) -> Counter | None:
     """Return the simplest tried point at which both have different rational values."""
     names = letters_of(left, right)

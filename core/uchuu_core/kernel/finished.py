@@ -39,7 +39,7 @@ from uchuu_core.tree.nodes import (
     Symbol,
     ValueSet,
 )
-from uchuu_core.tree.paths import letters, walk
+from uchuu_core.tree.paths import letters, parts
 
 LOWEST_TERMS = "lowest terms"
 LIKE_TERMS = "like terms collected"
@@ -162,9 +162,9 @@ def _of_expression(node: Expr, task: str, forms: tuple[str, ...]) -> Iterator[Un
 
 def _asked(node: Expr, forms: tuple[str, ...], algebra: Ring, task: str) -> Iterator[Unmet]:
     if RATIONALISED in forms:
-        yield from (Unmet(RATIONALISED, p) for _, p in walk(node) if has_root_below(p))
+        yield from (Unmet(RATIONALISED, p) for p in parts(node) if has_root_below(p))
     if NEGATIVE_EXPONENT in forms:
-        yield from (Unmet(NEGATIVE_EXPONENT, p) for _, p in walk(node) if has_negative_exponent(p))
+        yield from (Unmet(NEGATIVE_EXPONENT, p) for p in parts(node) if has_negative_exponent(p))
     if SINGLE_FRACTION in forms and not _is_single_fraction(node):
         yield Unmet(SINGLE_FRACTION, node)
     if MIXED_NUMBER in forms and _is_improper(node):
@@ -177,7 +177,7 @@ def _is_single_fraction(node: Expr) -> bool:
     while isinstance(node, (Signed, Bracket)):
         node = node.body
     inside = [node.numerator, node.denominator] if isinstance(node, Quotient) else [node]
-    return not any(isinstance(p, Quotient) for side in inside for _, p in walk(side))
+    return not any(isinstance(p, Quotient) for side in inside for p in parts(side))
 
 
 def _is_improper(node: Expr) -> bool:
@@ -194,7 +194,7 @@ def _is_improper(node: Expr) -> bool:
 
 
 def _brackets(node: Expr) -> Iterator[Unmet]:
-    for _, part in walk(node):
+    for part in parts(node):
         if (
             (isinstance(part, Product) and any(isinstance(f, Sum) for f in part.factors))
             or (isinstance(part, Power) and isinstance(part.base, (Sum, Product)))
@@ -249,11 +249,24 @@ def _not_irreducible(node: Sum, algebra: Ring) -> Iterator[Unmet]:
         yield Unmet(FACTORED, node)
 
 
+def is_prime(node: Expr, algebra: Ring) -> bool:
+    """Return whether a polynomial cannot be factored over the integers.
+
+    Raises:
+        NotRational: *node* is no polynomial.
+    """
+    value = algebra.function(node)
+    if not value.denominator.is_constant():
+        raise NotRational
+    constant, factors = algebra.factored(value.numerator)
+    return len(factors) == 1 and factors[0][1] == 1 and abs(constant) == 1
+
+
 # simplified
 
 
 def _not_simplified(node: Expr, algebra: Ring) -> Iterator[Unmet]:
-    for _, part in walk(node):
+    for part in parts(node):
         if isinstance(part, Sum):
             if _has_like_terms(part, algebra):
                 yield Unmet(LIKE_TERMS, part)

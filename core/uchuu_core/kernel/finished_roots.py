@@ -19,7 +19,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
 )
-from uchuu_core.tree.paths import letters, walk
+from uchuu_core.tree.paths import letters, parts
 
 SIMPLEST_ROOTS = "radicals in simplest form"
 RATIONALISED = "rationalised"
@@ -28,7 +28,7 @@ NEGATIVE_EXPONENT = "positive exponents"
 
 def holds_root(node: Line) -> bool:
     """Return whether a root stands in *node*, or the imaginary unit."""
-    return any(isinstance(part, Root) or _is_fractional(part) for _, part in walk(node))
+    return any(isinstance(part, Root) or _is_fractional(part) for part in parts(node))
 
 
 def _is_fractional(part: Line) -> bool:
@@ -164,7 +164,7 @@ def has_common_number(node: Quotient) -> bool:
         return any(
             isinstance(p, Quotient)
             for side in (node.numerator, node.denominator)
-            for _, p in walk(side)
+            for p in parts(side)
         )
     return gcd(*above, *below) > 1
 

@@ -73,7 +73,7 @@ def value_at(node: Expr, point: Point) -> fmpq:
         case Number() | Mixed():
             return rational(node)
         case Symbol(name):
-            value = point[name]
+            value = point.get(name)
             if not isinstance(value, fmpq):
                 raise NotRational
             return value

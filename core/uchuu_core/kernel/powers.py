@@ -27,7 +27,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Symbol,
 )
-from uchuu_core.tree.paths import letters, walk
+from uchuu_core.tree.paths import letters, parts
 
 Atom = int | Factor
 Monomial = tuple[int, ...]
@@ -189,7 +189,7 @@ class Plan:
         self.is_simple = True
         signed: set[Factor] = set()
         for line in lines:
-            for _, part in walk(line):
+            for part in parts(line):
                 if not self.multiplicative.is_power_of_interest(part):
                     continue
                 try:

@@ -5,10 +5,11 @@ irreducible polynomial, standing for its zeros.
 """
 
 from dataclasses import dataclass
+from itertools import pairwise
 
 from flint import fmpq
 
-from uchuu_core.kernel.algebraic import Algebraic
+from uchuu_core.kernel.algebraic import Algebraic, between
 from uchuu_core.kernel.rational_functions import Factor
 
 PrimePowers = tuple[tuple[int, fmpq], ...]
@@ -144,6 +145,11 @@ class SolutionSet:
             return False
         return any(interval.holds(point) for interval in self.intervals)
 
+    def normal(self) -> "SolutionSet":
+        """Return the same set, one interval over all numbers written as ``everything``."""
+        whole = Interval(None, None, False, False)
+        return SolutionSet(everything=True) if self.intervals == (whole,) else self
+
     @property
     def has_opaque(self) -> bool:
         """Whether some solutions are known only by how their equation is written."""
@@ -222,3 +228,33 @@ def assembled(
         if true and not any(i.holds(b) for i in intervals)
     )
     return points, intervals
+
+
+def _ends(parts: list[SolutionSet]) -> list[Algebraic]:
+    found: set[Algebraic] = set()
+    for part in parts:
+        found |= {p for p in part.points if isinstance(p, Algebraic) and p.is_real}
+        found |= {end for i in part.intervals for end in (i.low, i.high) if end is not None}
+    return sorted(found)
+
+
+def _where(parts: list[SolutionSet], *, inside: bool) -> SolutionSet:
+    """Return the real numbers that are in all *parts* (``inside``), or in none of them."""
+    breaks = _ends(parts)
+    middles = [Algebraic.of(between(a, b)) for a, b in pairwise([None, *breaks, None])]
+    if not breaks:
+        middles = [Algebraic.of(between(None, None))]
+    truth = [all(part.holds(at) is inside for part in parts) for at in breaks]
+    between_breaks = [all(part.holds(at) is inside for part in parts) for at in middles]
+    points, intervals = assembled(breaks, truth, between_breaks)
+    return SolutionSet(points, intervals=intervals).normal()
+
+
+def intersection(parts: list[SolutionSet]) -> SolutionSet:
+    """Return the real numbers that are in all *parts*."""
+    return _where(parts, inside=True)
+
+
+def complement(part: SolutionSet) -> SolutionSet:
+    """Return the real numbers that are not in *part*."""
+    return _where([part], inside=False)

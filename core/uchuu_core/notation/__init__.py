@@ -1,9 +1,11 @@
-"""Reading and writing lines in plain notation, LaTeX and spoken English."""
+"""Reading lines in plain notation and LaTeX; writing those, MathML, Typst and spoken English."""
 
 from uchuu_core.notation.reading import notation_of, read
 from uchuu_core.notation.sides import shown
 from uchuu_core.notation.writers.latex import latex
+from uchuu_core.notation.writers.mathml import mathml
 from uchuu_core.notation.writers.plain import plain
 from uchuu_core.notation.writers.spoken import spoken
+from uchuu_core.notation.writers.typst import typst
 
-__all__ = ["latex", "notation_of", "plain", "read", "shown", "spoken"]
+__all__ = ["latex", "mathml", "notation_of", "plain", "read", "shown", "spoken", "typst"]

@@ -66,13 +66,13 @@ def needs(notation: Notation, place: Place, node: Expr) -> bool:
             return isinstance(node, (Sum, Signed))
         case "first factor" | "dotted first factor":
             if isinstance(node, Quotient):
-                return (plain or node.mark == "÷") and place == "first factor"
+                return (plain or node.mark != "/") and place == "first factor"
             return isinstance(node, (Sum, Signed, Product))
         case "factor" | "juxtaposed factor":
             if isinstance(node, Quotient):
                 if not plain and node.mark == "/" and place == "juxtaposed factor":
                     return isinstance(node.numerator, Number)
-                return plain or node.mark == "÷"
+                return plain or node.mark != "/"
             if place == "juxtaposed factor" and starts_with_digit(node):
                 return True
             return isinstance(node, (Sum, Signed, Product))
@@ -82,7 +82,7 @@ def needs(notation: Notation, place: Place, node: Expr) -> bool:
             return isinstance(node, (Sum, Signed))
         case "divisor":
             if isinstance(node, Quotient):
-                return plain or node.mark == "÷"
+                return plain or node.mark != "/"
             return isinstance(node, (Sum, Signed, Product))
         case "base":
             return not isinstance(node, (Number, Symbol, Absolute, Root))

@@ -23,7 +23,11 @@ CLOSERS = {"CLOSE", "CLOSE_GROUP", "CLOSE_BAR", "CLOSE_SET", "CLOSE_INDEX"}
 _STACKED = {"CARET", "PLUS", "MINUS", "PLUS_MINUS", "SQUARE_ROOT", "CUBE_ROOT", "FRACTION"}
 _KEEPS_STACK = {"NAME", "OPEN_GROUP", "CLOSE_GROUP"}
 SUPERSCRIPTS = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
-VULGAR_FRACTIONS = {"½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8"}
+VULGAR_FRACTIONS = {
+    "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8",
+    "⅕": "1/5", "⅖": "2/5", "⅗": "3/5", "⅘": "4/5", "⅙": "1/6", "⅚": "5/6", "⅜": "3/8",
+    "⅝": "5/8", "⅞": "7/8",
+}  # fmt: skip
 
 
 class Piece(NamedTuple):

@@ -28,6 +28,7 @@ from uchuu_core.tree.nodes import (
     Power,
     Product,
     Quotient,
+    QuotientMark,
     Relation,
     RelationSign,
     Root,
@@ -71,6 +72,8 @@ class TreeBuilder(Transformer[Token, Any]):
         return Number(f"0{text}" if text.startswith(".") else text)
 
     def letter(self, token: Token) -> Expr:
+        if token == r"\imaginaryI":
+            return Symbol("i")
         name = str(token).translate(str.maketrans("₀₁₂₃₄₅₆₇₈₉", "0123456789"))
         name = name.replace("{", "").replace("}", "").replace("_", "")
         return Symbol(name if len(name) == 1 else f"{name[0]}_{name[1:]}")
@@ -142,6 +145,8 @@ class TreeBuilder(Transformer[Token, Any]):
     # products
     def joined(self, operator: Token, factor: Expr) -> Joined:
         self.has_division_sign = self.has_division_sign or operator.type == "DIVIDE"
+        if operator.type == "SLASH" and (self.notation == "latex" or operator == "∕"):
+            return "INLINE", factor
         return operator.type, factor
 
     def product(self, first: Expr, *rest: Joined) -> Expr:
@@ -167,8 +172,9 @@ class TreeBuilder(Transformer[Token, Any]):
     def _join(self, left: Expr, kind: str, right: Expr) -> Expr:
         if kind == "SLASH":
             return Quotient(self._at("numerator", left), self._at("denominator", right))
-        if kind == "DIVIDE":
-            return Quotient(self._at("dividend", left), self._at("divisor", right), "÷")
+        if kind in ("DIVIDE", "INLINE"):
+            mark: QuotientMark = "÷" if kind == "DIVIDE" else "∕"
+            return Quotient(self._at("dividend", left), self._at("divisor", right), mark)
         join: Join = "*" if kind == "TIMES" else ""
         right = self._at("factor" if join else "juxtaposed factor", right)
         if isinstance(left, Product):
@@ -204,6 +210,9 @@ class TreeBuilder(Transformer[Token, Any]):
     def relation(self, left: Expr, sign: Token, right: Expr) -> Relation:
         return Relation(left, _RELATIONS.get(str(sign), cast(RelationSign, str(sign))), right)
 
+    def between(self, low: Expr, first: Token, middle: Expr, second: Token, high: Expr) -> Either:
+        return Either((self.relation(low, first, middle), self.relation(middle, second, high)))
+
     def chain(self, *parts: Any) -> Chain:
         return Chain(tuple(part for part in parts if not isinstance(part, Token)))
 
@@ -224,6 +233,9 @@ class TreeBuilder(Transformer[Token, Any]):
         listed = [p for p in parts[opened:] if p is not None and not isinstance(p, Token)]
         return ValueSet(tuple(listed))
 
+    def values(self, *parts: Any) -> ValueSet:
+        return ValueSet(tuple(part for part in parts if not isinstance(part, Token)))
+
     def all_except(self, *parts: Any) -> AllExcept:
         return AllExcept(tuple(part for part in parts if not isinstance(part, Token)))
 
@@ -233,6 +245,8 @@ class TreeBuilder(Transformer[Token, Any]):
                 return Outcome("no solution")
             case "ALL_REALS":
                 return Outcome("all real numbers")
+            case "PRIME":
+                return Outcome("prime")
             case _:
                 return Outcome("all except excluded")
 

@@ -160,5 +160,13 @@ def times(coefficient: Fraction, node: Expr) -> Expr:
 
 
 def without_brackets(node: Any) -> Any:
-    """Return *node* without the brackets that could be left out."""
-    return rebuild(node, lambda part: part.body if isinstance(part, Bracket) else part)
+    """Return *node* without the brackets that could be left out, slashes as bars."""
+
+    def change(part: Any) -> Any:
+        if isinstance(part, Bracket):
+            return part.body
+        if isinstance(part, Quotient) and part.mark == "∕":
+            return Quotient(part.numerator, part.denominator)
+        return part
+
+    return rebuild(node, change)

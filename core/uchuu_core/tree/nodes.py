@@ -12,7 +12,8 @@ from typing import Literal
 Sign = Literal["+", "-", "+-"]
 Join = Literal["", "*"]
 """How a factor is joined to the one before it: by juxtaposition or by a written sign."""
-QuotientMark = Literal["/", "÷"]
+QuotientMark = Literal["/", "÷", "∕"]
+"""A fraction bar, a division sign, or a slash in the line (in LaTeX, where a bar is ``\\frac``)."""
 RelationSign = Literal["=", "!=", "<", ">", "<=", ">="]
 
 
@@ -92,7 +93,7 @@ class Product:
 
 @dataclass(frozen=True, slots=True)
 class Quotient:
-    """A fraction (mark ``/``: a bar that groups) or a division written with ``÷``."""
+    """A fraction (mark ``/``: a bar that groups) or a division written with ``÷`` or a slash."""
 
     numerator: "Expr"
     denominator: "Expr"
@@ -168,7 +169,7 @@ class ValueSet:
 class Outcome:
     """An answer in words."""
 
-    says: Literal["no solution", "all real numbers", "all except excluded"]
+    says: Literal["no solution", "all real numbers", "all except excluded", "prime"]
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,7 +5,7 @@ A path is a tuple of child numbers from the root; the empty tuple is the root it
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
-from typing import Any, cast
+from typing import Any
 
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -30,25 +30,27 @@ from uchuu_core.tree.nodes import (
 Path = tuple[int, ...]
 
 
+_CHILDREN: dict[type, Callable[[Any], tuple[Any, ...]]] = {
+    Sum: lambda node: tuple([term.body for term in node.terms]),
+    Product: lambda node: node.factors,
+    Quotient: lambda node: (node.numerator, node.denominator),
+    Power: lambda node: (node.base, node.exponent),
+    Signed: lambda node: (node.body,),
+    Bracket: lambda node: (node.body,),
+    Absolute: lambda node: (node.body,),
+    Root: lambda node: (node.radicand,),
+    Relation: lambda node: (node.left, node.right),
+    Chain: lambda node: node.sides,
+    Either: lambda node: node.options,
+    ValueSet: lambda node: node.members,
+    AllExcept: lambda node: node.members,
+}
+
+
 def children(node: Line) -> tuple[Any, ...]:
     """Return the direct parts of *node* in written order."""
-    match node:
-        case Sum(terms):
-            return tuple(term.body for term in terms)
-        case Product(factors, _):
-            return factors
-        case Quotient(numerator, denominator, _):
-            return (numerator, denominator)
-        case Power(base, exponent):
-            return (base, exponent)
-        case Signed(_, body) | Bracket(body) | Absolute(body) | Root(_, body):
-            return (body,)
-        case Relation(left, _, right):
-            return (left, right)
-        case Chain(parts) | Either(parts) | ValueSet(parts) | AllExcept(parts):
-            return cast(tuple[Any, ...], parts)
-        case _:
-            return ()
+    parts = _CHILDREN.get(type(node))
+    return parts(node) if parts else ()
 
 
 def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
@@ -116,7 +118,24 @@ def rebuild(node: Line, change: Callable[[Any], Any]) -> Any:
 
 def letters(node: Line) -> frozenset[str]:
     """Return the names of all letters in *node*."""
-    return frozenset(part.name for _, part in walk(node) if isinstance(part, Symbol))
+    found: set[str] = set()
+    rest: list[Any] = [node]
+    while rest:
+        part = rest.pop()
+        if type(part) is Symbol:
+            found.add(part.name)
+        else:
+            rest.extend(children(part))
+    return frozenset(found)
+
+
+def parts(node: Line) -> Iterator[Any]:
+    """Yield every part of *node*, the whole first, in no particular order."""
+    rest: list[Any] = [node]
+    while rest:
+        part = rest.pop()
+        yield part
+        rest.extend(children(part))
 
 
 def depth(node: Line) -> int:

@@ -38,7 +38,7 @@ def latex(line: Line) -> str:
         case Chain(sides):
             return "=".join(latex(side) for side in sides)
         case Either(options):
-            word = r",\; " if options[0].sign == "!=" else r"\;\text{ or }\;"
+            word = r",\; " if options[0].sign != "=" else r"\;\text{ or }\;"
             return word.join(latex(option) for option in options)
         case ValueSet(members):
             return r"\{" + ", ".join(latex(member) for member in members) + r"\}"
@@ -84,8 +84,9 @@ def _expression(node: Expr) -> str:
             return text
         case Quotient(numerator, denominator, "/"):
             return rf"\frac{{{_expression(numerator)}}}{{{_expression(denominator)}}}"
-        case Quotient(numerator, denominator, _):
-            return rf"{_in('dividend', numerator)} \div {_in('divisor', denominator)}"
+        case Quotient(numerator, denominator, mark):
+            between = r" \div " if mark == "÷" else "/"
+            return f"{_in('dividend', numerator)}{between}{_in('divisor', denominator)}"
         case Power(base, exponent):
             return f"{_in('base', base)}^{{{_expression(exponent)}}}"
         case Root(2, radicand):

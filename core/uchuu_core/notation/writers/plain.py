@@ -32,7 +32,7 @@ def plain(line: Line) -> str:
         case Chain(sides):
             return " = ".join(plain(side) for side in sides)
         case Either(options):
-            word = ", " if options[0].sign == "!=" else " or "
+            word = ", " if options[0].sign != "=" else " or "
             return word.join(plain(option) for option in options)
         case ValueSet(members):
             return "{" + ", ".join(plain(member) for member in members) + "}"
@@ -73,8 +73,9 @@ def _expression(node: Expr) -> str:
             return text
         case Quotient(numerator, denominator, "/"):
             return f"{_in('numerator', numerator)}/{_in('denominator', denominator)}"
-        case Quotient(numerator, denominator, _):
-            return f"{_in('dividend', numerator)} ÷ {_in('divisor', denominator)}"
+        case Quotient(numerator, denominator, mark):
+            between = " ÷ " if mark == "÷" else "∕"
+            return f"{_in('dividend', numerator)}{between}{_in('divisor', denominator)}"
         case Power(base, exponent):
             return f"{_in('base', base)}^{_in('exponent', exponent)}"
         case Root(2, radicand):

@@ -42,7 +42,7 @@ def spoken(line: Line) -> str:
         case Chain(sides):
             return ", equals ".join(spoken(side) for side in sides)
         case Either(options):
-            word = ", and " if options[0].sign == "!=" else ", or "
+            word = ", and " if options[0].sign != "=" else ", or "
             return word.join(spoken(option) for option in options)
         case ValueSet(members):
             return "the set of " + ", ".join(spoken(member) for member in members)

@@ -1,0 +1,89 @@
+"""Typst mathematics (what stands between ``$`` signs), for printed pages."""
+
+from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.tree.nodes import (
+    Absolute,
+    AllExcept,
+    Bracket,
+    Chain,
+    Either,
+    Expr,
+    Line,
+    Mixed,
+    Number,
+    Outcome,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Symbol,
+    ValueSet,
+)
+
+_RELATIONS = {"=": "=", "!=": "!=", "<": "<", ">": ">", "<=": "<=", ">=": ">="}
+_SIGNS = {"+": "+", "-": "-", "+-": "plus.minus"}
+
+
+def typst(line: Line) -> str:
+    """Write *line* in Typst's mathematics."""
+    match line:
+        case Relation(left, sign, right):
+            return f"{typst(left)} {_RELATIONS[sign]} {typst(right)}"
+        case Chain(sides):
+            return " = ".join(typst(side) for side in sides)
+        case Either(options):
+            word = ", " if options[0].sign != "=" else ' " or " '
+            return word.join(typst(option) for option in options)
+        case ValueSet(members):
+            return "{" + ", ".join(typst(member) for member in members) + "}"
+        case AllExcept(members):
+            return '"all real numbers except " ' + ", ".join(typst(m) for m in members)
+        case Outcome(says):
+            return f'"{says}"'
+        case _:
+            return _expression(line)
+
+
+def _in(place: Place, node: Expr) -> str:
+    text = _expression(node)
+    return f"({text})" if needs("latex", place, node) else text
+
+
+def _expression(node: Expr) -> str:
+    match node:
+        case Number(text):
+            return text
+        case Mixed(whole, numerator, denominator):
+            return f"{whole} frac({numerator}, {denominator})"
+        case Symbol(name):
+            return name
+        case Signed(sign, body):
+            return f"{_SIGNS[sign]} {_in('signed', body)}"
+        case Sum(terms):
+            first, *rest = terms
+            text = ("" if first.sign == "+" else f"{_SIGNS[first.sign]} ") + _in("term", first.body)
+            return text + "".join(f" {_SIGNS[t.sign]} {_in('term', t.body)}" for t in rest)
+        case Product(factors, joins):
+            text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
+            for join, factor in zip(joins, factors[1:], strict=True):
+                place: Place = "factor" if join else "juxtaposed factor"
+                text += (" dot " if join else " ") + _in(place, factor)
+            return text
+        case Quotient(numerator, denominator, "/"):
+            return f"frac({_expression(numerator)}, {_expression(denominator)})"
+        case Quotient(numerator, denominator, mark):
+            between = "div" if mark == "÷" else "\\/"
+            return f"{_in('dividend', numerator)} {between} {_in('divisor', denominator)}"
+        case Power(base, exponent):
+            return f"{_in('base', base)}^({_expression(exponent)})"
+        case Root(2, radicand):
+            return f"sqrt({_expression(radicand)})"
+        case Root(index, radicand):
+            return f"root({index}, {_expression(radicand)})"
+        case Absolute(body):
+            return f"abs({_expression(body)})"
+        case Bracket(body):
+            return f"({_expression(body)})"
