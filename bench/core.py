@@ -1,31 +1,49 @@
-"""Times of the core on the built topics' cases, beside the general algebra system in the same run.
+"""Times of the core on the cases, beside the general algebra system in the same run.
 
 Prints medians and 95th percentiles in milliseconds, and ratios; run by ``./uchuu bench core``.
 """
 
 import json
+import resource
+import signal
 import statistics
 import subprocess
 import sys
 import time
-from collections.abc import Callable
-from typing import Any
+from collections.abc import Callable, Iterator
+from typing import Any, NamedTuple
 
 import sympy
+from sympy.core.cache import clear_cache
 from uchuu_core import check, problem_from, work
-from uchuu_core.checking.context import context_of, readable_lines
+from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.line import judged
 from uchuu_core.failures import Failure
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
 from uchuu_core.testing.cases import BUILT_TOPICS, cases
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Join, Line, Product, Relation
-from uchuu_core.tree.paths import rebuild
+from uchuu_core.tree.paths import letters, rebuild
 
 Times = list[float]
+PATIENCE = 5
+"""Seconds that the general system is given for one line."""
 _STAR: Join = "*"
+
+
+class Step(NamedTuple):
+    """A line of a case, with the line before it."""
+
+    text: str
+    before: Line
+    line: Line
+    context: Context
+    expected: str
+    is_built: bool
 
 
 def _timed(action: Callable[[], object]) -> float:
@@ -37,21 +55,27 @@ def _timed(action: Callable[[], object]) -> float:
 def _shown(name: str, times: Times) -> float:
     median = statistics.median(times)
     high = statistics.quantiles(times, n=20)[18]
-    print(f"{name:<44}{len(times):>6}{median:>10.2f}{high:>10.2f}")
+    print(f"{name:<44}{len(times):>6}{median:>10.2f}{high:>10.2f}{max(times):>10.2f}")
     return median
 
 
-def _steps() -> list[tuple[Line, Line, Any, bool]]:
-    """Return every (line before, line, context, is wrong) of the cases."""
+def _judged_cases() -> Iterator[dict[str, Any]]:
+    """Yield the cases whose lines are judged: all but features of functions."""
+    return (case for case in cases("check") if case["task"] != "study")
+
+
+def _steps() -> list[Step]:
+    """Return every line of the cases with the line before it and what was expected."""
     found = []
-    for case in cases("check", BUILT_TOPICS):
+    for case in _judged_cases():
         problem = problem_from(case)
         lines = readable_lines(problem)
         context = context_of(problem, lines)
         before: Line = context.given
-        for line, verdict in zip(lines, case["verdicts"], strict=True):
+        for text, line, verdict in zip(case["lines"], lines, case["verdicts"], strict=True):
             if not isinstance(line, Failure):
-                found.append((before, line, context, verdict == "wrong"))
+                built = case["topic"] in BUILT_TOPICS
+                found.append(Step(text, before, line, context, verdict, built))
                 before = line
     return found
 
@@ -71,29 +95,62 @@ def _oracle(line: Line) -> Any:
     return side(line)
 
 
-def _by_oracle(before: Line, line: Line) -> object:
-    one, other = _oracle(before), _oracle(line)
-    if isinstance(before, Relation):
-        return sympy.solveset(one) == sympy.solveset(other)
-    return sympy.simplify(one - other) == 0
+def _alike_by_oracle(step: Step) -> bool:
+    """Compare two lines as the general system would: zero difference, or equal solution sets."""
+    one, other = _oracle(step.before), _oracle(step.line)
+    if isinstance(step.before, Relation):
+        reals = sympy.S.Reals
+        return bool(sympy.solveset(one, domain=reals) == sympy.solveset(other, domain=reals))
+    return bool(sympy.simplify(one - other) == 0)
 
 
-def _oracle_times(steps: list[tuple[Line, Line, Any, bool]]) -> Times:
-    """Time reading and comparing by the general system; lines that it cannot hold are left out."""
-    times = []
-    for before, line, _, _ in steps:
+def _out_of_patience(*_: object) -> None:
+    raise TimeoutError
+
+
+def _oracle_times(steps: list[Step]) -> tuple[Times, int, int]:
+    """Time the general system; also how many lines it judged wrongly, and could not at all.
+
+    A line is given ``PATIENCE`` seconds. Wrong: not alike though the line is ok, or alike though
+    the line is wrong.
+    """
+    signal.signal(signal.SIGALRM, _out_of_patience)
+    times, wrong, failed = [], 0, 0
+    for step in steps:
+        clear_cache()
+        signal.alarm(PATIENCE)
+        started = time.perf_counter()
         try:
-            times.append(_timed(lambda pair=(before, line): _by_oracle(*pair)))  # type: ignore[misc]
-        except (sympy.SympifyError, SyntaxError, TypeError, ValueError, AttributeError):
+            alike = _alike_by_oracle(step)
+        except Exception:  # whatever it raises, the line was not compared
+            failed += 1
             continue
-    return times
+        finally:
+            signal.alarm(0)
+        times.append((time.perf_counter() - started) * 1000)
+        wrong += alike != (step.expected != "wrong") if step.expected in ("ok", "wrong") else 0
+    return times, wrong, failed
 
 
-def _read_and_judge(step: tuple[Line, Line, Any, bool]) -> None:
-    before, line, context, _ = step
+def _read_and_judge(step: Step) -> None:
+    """Judge a line from its text under a line that is known; nothing is remembered."""
     _read.cache_clear()
-    read(plain(before)), read(plain(line))
-    judged(before, line, context)
+    solution_set.cache_clear()
+    judged(step.before, read(step.text), step.context)
+
+
+def _read_anew(text: str) -> None:
+    _read.cache_clear()
+    read(text)
+
+
+def _solve_and_check(text: str) -> None:
+    """Solve an equation and put every candidate back, from its text."""
+    _read.cache_clear()
+    solution_set.cache_clear()
+    line = read(text)
+    unknown = sorted(letters(line) - {"i"})[0]
+    solution_set(line, unknown, ring((unknown,)))
 
 
 def _import_cost(package: str) -> tuple[float, float]:
@@ -110,37 +167,49 @@ def _import_cost(package: str) -> tuple[float, float]:
     return statistics.median(c[0] for c in costs), statistics.median(c[1] for c in costs)
 
 
+def _measured(name: str, action: Callable[[Any], object], items: list[Any]) -> float:
+    return _shown(name, [_timed(lambda item=item: action(item)) for item in items])  # type: ignore[misc]
+
+
 def main() -> None:
     """Measure and print."""
     texts = [t for case in cases("check") for t in (case["given"], *case["lines"]) if ":" not in t]
     read("1")
     _read.cache_clear()
     steps = _steps()
-    wrong = [step for step in steps if step[3]]
-    print(f"{'':<44}{'n':>6}{'median':>10}{'95 %':>10}   (ms)")
-    _shown("reading a line", [_timed(lambda text=text: read(text)) for text in texts])  # type: ignore[misc]
-    ours = _shown(
-        "judging a line",
-        [_timed(lambda s=s: judged(s[0], s[1], s[2])) for s in steps],  # type: ignore[misc]
-    )
-    both = _shown(
-        "reading two lines and judging",
-        [_timed(lambda s=s: _read_and_judge(s)) for s in steps],  # type: ignore[misc]
-    )
-    theirs = _shown("the same by the general system", _oracle_times(steps))
-    _shown(
+    built = [step for step in steps if step.is_built]
+    equations = [
+        case["given"]
+        for case in _judged_cases()
+        if case["task"] == "solve" and len(letters(read(case["given"]))) == 1
+    ]
+    print(f"{'':<44}{'n':>6}{'median':>10}{'95 %':>10}{'worst':>10}   (ms)")
+    _measured("reading a line", _read_anew, texts)
+    ours = _measured("judging a line", lambda s: judged(s.before, s.line, s.context), steps)
+    ratios = {}
+    for kind in ("expressions", "equations"):
+        part = [s for s in steps if isinstance(s.before, Relation) is (kind == "equations")]
+        both = _measured(f"{kind}: text to verdict", _read_and_judge, part)
+        times, wrong, failed = _oracle_times(part)
+        theirs = _shown("  the same by the general system", times)
+        print(f"  which judged {wrong} of {len(part)} lines wrongly and could not judge {failed}")
+        ratios[kind] = round(theirs / both)
+    _measured("solving an equation and checking", _solve_and_check, equations)
+    _measured(
         "naming the error of a wrong line",
-        [_timed(lambda s=s: errors_that_reproduce(s[0], s[1])) for s in wrong],  # type: ignore[misc]
+        lambda s: errors_that_reproduce(s.before, s.line),
+        [step for step in built if step.expected == "wrong"],
     )
-    papers = [problem_from(case) for case in cases("check", BUILT_TOPICS)]
-    _shown("checking a whole paper", [_timed(lambda p=p: check(p)) for p in papers])  # type: ignore[misc]
+    _measured("checking a whole paper", check, [problem_from(c) for c in _judged_cases()])
     problems = [problem_from(case) for case in cases("work", BUILT_TOPICS)]
-    _shown("working a problem", [_timed(lambda p=p: work(p)) for p in problems])  # type: ignore[misc]
+    _measured("working a problem", work, problems)
     for package in ("uchuu_core", "sympy"):
         milliseconds, megabytes = _import_cost(package)
         print(f"importing {package}: {milliseconds:.0f} ms, {megabytes:.0f} MB")
-    print(f"judging is {theirs / both:.0f} times as fast as the general system in this run")
-    print(json.dumps({"judging_median_ms": round(ours, 3), "ratio": round(theirs / both, 1)}))
+    most = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
+    print(f"this process, the general system included: {most:.0f} MB")
+    print(f"judging is {ratios} times as fast as the general system in this run")
+    print(json.dumps({"judging_median_ms": round(ours, 3), "ratios": ratios}))
 
 
 if __name__ == "__main__":

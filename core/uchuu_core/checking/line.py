@@ -6,6 +6,7 @@ from uchuu_core.checking.equations import judged_statement
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Agreement, agreement, has_value, letters_of
+from uchuu_core.kernel.exact import Undecided
 from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.tree.nodes import Chain, Expr, Line, Outcome, Relation, Root
@@ -28,7 +29,7 @@ def judged(before: Line, line: Line, context: Context) -> Judgement:
         if not _has_value(before, context):
             return Judgement("unproved", "tested", tested="the line before divides by zero")
         return Judgement("wrong", "exact", tested="this line divides by zero")
-    except NotRational:
+    except (NotRational, Undecided):
         return Judgement("unproved", "tested", tested="roots and powers of this kind")
 
 

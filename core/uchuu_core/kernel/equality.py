@@ -151,7 +151,7 @@ def value_texts(
             found.append(str(value_at(side, exact.place)))
         except (NotRational, Undefined, KeyError):
             try:
-                found.append(shown(exact.ball(side)))
+                found.append(shown(exact.near(side)))
             except (Undefined, Undecided):
                 found.append("no real value")
     return found[0], found[1]

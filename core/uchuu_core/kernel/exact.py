@@ -13,7 +13,7 @@ from typing import Any
 from flint import acb, arb, fmpq
 
 from uchuu_core.kernel.algebraic import Algebraic, is_exactly_real, precision
-from uchuu_core.kernel.points import NotRational, Undefined, rational, value_at
+from uchuu_core.kernel.points import LARGEST_INDEX, NotRational, Undefined, rational, value_at
 from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
@@ -30,7 +30,10 @@ from uchuu_core.tree.nodes import (
 )
 
 MOST_BITS = 24_000
-"""Precision up to which a value is told from zero; measured: some milliseconds."""
+"""Precision up to which a value is told from zero; measured: some milliseconds.
+
+At the root of a polynomial as many times less as its degree says.
+"""
 Place = Mapping[str, fmpq | Algebraic]
 
 
@@ -54,7 +57,9 @@ class Exact:
         self.place = place
         self.is_complex = is_complex
         self._signs: dict[Expr, int] = {}
-        self._is_rational = not any(isinstance(v, Algebraic) for v in place.values())
+        degrees = [v.degree for v in place.values() if isinstance(v, Algebraic)]
+        self._is_rational = not degrees
+        self._most_bits = MOST_BITS // max([1, *degrees])
 
     def sign(self, node: Expr) -> int:
         """Return the sign of the real value of *node*; for complex values 0 or 1.
@@ -76,7 +81,7 @@ class Exact:
             except NotRational:
                 pass
         bits, needed = 64, 0
-        while bits <= 2 * MOST_BITS:
+        while bits <= 2 * self._most_bits:
             with precision(bits):
                 found = self._ball_or_none(node)
                 if found is not None:
@@ -88,7 +93,7 @@ class Exact:
                         return 0
             bits *= 2
             if needed > bits:
-                bits = min(max(needed, bits), MOST_BITS * 2)
+                bits = min(max(needed, bits), self._most_bits * 2)
         raise Undecided
 
     def _ball_or_none(self, node: Expr) -> Any:
@@ -96,6 +101,19 @@ class Exact:
             return self.ball(node)
         except _Imprecise:
             return None
+
+    def near(self, node: Expr) -> Any:
+        """Return a ball around the value of *node*, precise enough to be shown.
+
+        Raises:
+            Undefined, Undecided: see ``sign``.
+        """
+        for bits in (64, 256, 1024, 4096):
+            with precision(bits):
+                found = self._ball_or_none(node)
+                if found is not None:
+                    return found
+        raise Undecided
 
     def differ(self, left: Expr, right: Expr, bits: int = 64) -> tuple[Any, Any] | None:
         """Return both balls when they are apart at *bits* bits, None when that is not seen.
@@ -163,6 +181,8 @@ class Exact:
         return value
 
     def _root(self, radicand: Expr, index: int) -> Any:
+        if index > LARGEST_INDEX:
+            raise Undecided
         value = self.ball(radicand)
         if not is_exactly_real(value):
             return self._complex_root(radicand, value, index)
@@ -232,7 +252,7 @@ class Exact:
         for size in roots.values():
             degree *= size
         bits = int((degree - 1) * max(upper, 0) + max(lower, 0)) + 8
-        if bits > MOST_BITS:
+        if bits > self._most_bits:
             raise Undecided
         return bits
 

@@ -29,6 +29,9 @@ from uchuu_core.tree.nodes import (
 Point = Mapping[str, Any]
 """Letters to rational numbers; others (``Algebraic``) have no rational value."""
 
+LARGEST_INDEX = 1000
+"""Roots from exponents like 25/3 are taken up to this index."""
+
 
 class Undefined(ArithmeticError):
     """The tree has no real value at this point (it divides by zero there, say)."""
@@ -114,6 +117,8 @@ def value_at(node: Expr, point: Point) -> fmpq:
 
 def _rational_power(base: fmpq, exponent: fmpq) -> fmpq:
     index = int(exponent.q)
+    if index > LARGEST_INDEX:
+        raise NotRational
     if base < 0 and index % 2 == 0:
         raise Undefined
     size = abs(base)

@@ -100,7 +100,10 @@ class Ring:
             case Number() | Mixed():
                 return RationalFunction(self.constant(rational(node)), self.one)
             case Symbol(name):
-                return RationalFunction(self._letters[name], self.one)
+                letter = self._letters.get(name)
+                if letter is None:  # the imaginary unit
+                    raise NotRational
+                return RationalFunction(letter, self.one)
             case Signed("-", body):
                 part = self.function(body)
                 return RationalFunction(-part.numerator, part.denominator)

@@ -28,6 +28,15 @@ Place = Literal[
     "numerator", "denominator", "dividend", "divisor", "base", "exponent", "free",
 ]  # fmt: skip
 
+FUNCTIONS = ("sqrt", "cbrt", "root", "abs")
+_WORDS = (*FUNCTIONS, "or", "and", "in", "prime", "undefined", "irreducible")
+
+
+def spells_word(factors: tuple[Expr, ...]) -> bool:
+    """Return whether letters side by side would be read as a word of the notation."""
+    run = "".join(f.name if isinstance(f, Symbol) else " " for f in factors)
+    return any(word in run for word in _WORDS)
+
 
 def starts_with_digit(node: Expr) -> bool:
     """Return whether *node* is written with a numeral first."""

@@ -7,7 +7,7 @@ from importlib import resources
 from typing import TYPE_CHECKING, Any
 
 from uchuu_core import limits
-from uchuu_core.failures import Failure, Unreadable
+from uchuu_core.failures import Unreadable
 from uchuu_core.notation import tokens_latex, tokens_plain
 from uchuu_core.notation.brackets import Juxtaposition, Notation
 from uchuu_core.notation.tokens import Piece
@@ -17,15 +17,22 @@ from uchuu_core.tree.paths import depth, letters
 if TYPE_CHECKING:
     from lark import Lark, UnexpectedInput
 
+    from uchuu_core.notation.tree_builder import TreeBuilder
+
 _TOKENS = {"plain": tokens_plain.tokens, "latex": tokens_latex.tokens}
 _NEEDS_OPERAND = "a number, a letter or a bracket should stand here"
 
 
-@lru_cache(maxsize=1)
-def _parser() -> Lark:
-    """Return the parser; the library behind it is loaded with the first line that is read."""
+@lru_cache(maxsize=8)
+def _parser(notation: Notation, juxtaposition: Juxtaposition) -> tuple[Lark, TreeBuilder]:
+    """Return a parser that builds our tree as it goes, and its builder.
+
+    The library behind it is loaded with the first line that is read.
+    """
     from lark import Lark, Token
     from lark.lexer import Lexer
+
+    from uchuu_core.notation.tree_builder import TreeBuilder
 
     class Pieces(Lexer):
         """Hands lark the tokens that were cut before."""
@@ -36,8 +43,12 @@ def _parser() -> Lark:
         def lex(self, lexer_state: Any, parser_state: Any = None) -> Any:  # noqa: ARG002
             return (Token(p.type, p.text, start_pos=p.at) for p in lexer_state)
 
+    builder = TreeBuilder(notation, juxtaposition)
     grammar = resources.files("uchuu_core.notation").joinpath("grammar.lark").read_text("utf-8")
-    return Lark(grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True)
+    parser = Lark(
+        grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True, transformer=builder
+    )
+    return parser, builder
 
 
 def notation_of(text: str) -> Notation:
@@ -69,19 +80,14 @@ def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
     if not text.strip():
         raise Unreadable("This line is empty. Type an expression or an equation.", 0)
     from lark import UnexpectedInput
-    from lark.exceptions import VisitError
-
-    from uchuu_core.notation.tree_builder import TreeBuilder
 
     found = list(_TOKENS[notation](text))
+    parser, builder = _parser(notation, juxtaposition)
+    builder.has_division_sign = False
     try:
-        tree = TreeBuilder(notation, juxtaposition).transform(_parser().parse(found))
+        tree: Any = parser.parse(found)
     except UnexpectedInput as unexpected:
         raise _explained(unexpected, text, found) from None
-    except VisitError as wrapped:
-        if isinstance(wrapped.orig_exc, Failure):
-            raise wrapped.orig_exc from None
-        raise
     limits.require(
         depth(tree) <= limits.NESTING,
         f"This line is nested deeper than {limits.NESTING}. Simplify it.",

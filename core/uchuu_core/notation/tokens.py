@@ -28,6 +28,9 @@ VULGAR_FRACTIONS = {
     "⅕": "1/5", "⅖": "2/5", "⅗": "3/5", "⅘": "4/5", "⅙": "1/6", "⅚": "5/6", "⅜": "3/8",
     "⅝": "5/8", "⅞": "7/8",
 }  # fmt: skip
+_GREEK_NAMES = """alpha beta gamma delta epsilon zeta eta theta iota kappa lambda mu nu xi omicron
+pi rho sigma tau upsilon phi chi psi omega"""
+GREEK = dict(zip(_GREEK_NAMES.split(), "αβγδεζηθικλμνξοπρστυφχψω", strict=True))
 
 
 class Piece(NamedTuple):

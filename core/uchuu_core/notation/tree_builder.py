@@ -13,7 +13,7 @@ from lark import Token, Transformer, v_args
 from uchuu_core import limits
 from uchuu_core.failures import Unreadable
 from uchuu_core.notation.brackets import Juxtaposition, Notation, Place, needs
-from uchuu_core.notation.tokens import SUPERSCRIPTS, VULGAR_FRACTIONS
+from uchuu_core.notation.tokens import GREEK, SUPERSCRIPTS, VULGAR_FRACTIONS
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -72,8 +72,8 @@ class TreeBuilder(Transformer[Token, Any]):
         return Number(f"0{text}" if text.startswith(".") else text)
 
     def letter(self, token: Token) -> Expr:
-        if token == r"\imaginaryI":
-            return Symbol("i")
+        if token.startswith("\\"):
+            return Symbol(GREEK.get(token[1:], "i"))
         name = str(token).translate(str.maketrans("₀₁₂₃₄₅₆₇₈₉", "0123456789"))
         name = name.replace("{", "").replace("}", "").replace("_", "")
         return Symbol(name if len(name) == 1 else f"{name[0]}_{name[1:]}")

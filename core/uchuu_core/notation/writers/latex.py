@@ -3,7 +3,7 @@ r"""LaTeX for typesetting; reading it back gives the same tree.
 ``\left…\right`` only where the content is tall, so that short brackets keep their size.
 """
 
-from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.notation.brackets import Place, needs, spells_word
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -78,9 +78,10 @@ def _expression(node: Expr) -> str:
             return text + "".join(_SIGNS[term.sign] + _in("term", term.body) for term in rest)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
+            between = r"\ " if spells_word(factors) else ""
             for join, factor in zip(joins, factors[1:], strict=True):
                 place: Place = "factor" if join else "juxtaposed factor"
-                text += (r" \cdot " if join else "") + _in(place, factor)
+                text += (r" \cdot " if join else between) + _in(place, factor)
             return text
         case Quotient(numerator, denominator, "/"):
             return rf"\frac{{{_expression(numerator)}}}{{{_expression(denominator)}}}"

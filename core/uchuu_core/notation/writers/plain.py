@@ -1,6 +1,6 @@
 """Plain notation; reading it back gives the same tree."""
 
-from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.notation.brackets import FUNCTIONS, Place, needs, spells_word
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -65,11 +65,11 @@ def _expression(node: Expr) -> str:
             return text + "".join(f" {term.sign} {_in('term', term.body)}" for term in rest)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
+            is_apart = spells_word(factors)
             for join, factor in zip(joins, factors[1:], strict=True):
                 part = _in("factor" if join else "juxtaposed factor", factor)
-                is_word = part.startswith(("sqrt", "cbrt", "root", "abs"))
-                text += join or (" " if is_word and text[-1].isalpha() else "")
-                text += part
+                before_word = text[-1].isalpha() and part.startswith(FUNCTIONS)
+                text += (join or (" " if is_apart or before_word else "")) + part
             return text
         case Quotient(numerator, denominator, "/"):
             return f"{_in('numerator', numerator)}/{_in('denominator', denominator)}"

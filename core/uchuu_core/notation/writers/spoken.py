@@ -3,6 +3,7 @@
 Grouping is said where the ear would lose it: "the quantity … end quantity", "over", "all over".
 """
 
+from uchuu_core.notation.tokens import GREEK
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -30,6 +31,7 @@ _RELATIONS = {
     "<=": "is at most", ">=": "is at least",
 }  # fmt: skip
 _SIGNS = {"+": "plus", "-": "minus", "+-": "plus or minus"}
+_GREEK = {letter: name for name, letter in GREEK.items()}
 _ORDINALS = {4: "fourth", 5: "fifth", 6: "sixth", 7: "seventh", 8: "eighth", 9: "ninth"}
 _PARTS = {2: "half", 3: "third", 4: "quarter", 5: "fifth", 6: "sixth", 8: "eighth", 10: "tenth"}
 
@@ -89,8 +91,10 @@ def _power(base: Expr, exponent: Expr) -> str:
 
 def _expression(node: Expr) -> str:
     match node:
-        case Number(text) | Symbol(text):
-            return text.replace("_", " sub ")
+        case Symbol(name):
+            return _GREEK.get(name[0], name[0]) + name[1:].replace("_", " sub ")
+        case Number(text):
+            return text
         case Mixed(whole, top, bottom):
             return f"{whole} and {_quotient(Number(str(top)), Number(str(bottom)))}"
         case Signed(sign, body):
