@@ -133,10 +133,15 @@ def _oracle_times(steps: list[Step]) -> tuple[Times, int, int]:
 
 
 def _read_and_judge(step: Step) -> None:
-    """Judge a line from its text under a line that is known; nothing is remembered."""
+    """Judge a line from its text, as when it is typed under a line that was judged."""
     _read.cache_clear()
-    solution_set.cache_clear()
     judged(step.before, read(step.text), step.context)
+
+
+def _judge_anew(step: Step) -> None:
+    """The same with the line before worked out anew."""
+    solution_set.cache_clear()
+    _read_and_judge(step)
 
 
 def _read_anew(text: str) -> None:
@@ -183,13 +188,16 @@ def main() -> None:
         for case in _judged_cases()
         if case["task"] == "solve" and len(letters(read(case["given"]))) == 1
     ]
+    verdicts = [judged(s.before, s.line, s.context).verdict for s in steps]
+    print(f"{len(steps)} lines of all topics; not decided: {verdicts.count('unproved')}")
     print(f"{'':<44}{'n':>6}{'median':>10}{'95 %':>10}{'worst':>10}   (ms)")
     _measured("reading a line", _read_anew, texts)
     ours = _measured("judging a line", lambda s: judged(s.before, s.line, s.context), steps)
     ratios = {}
     for kind in ("expressions", "equations"):
         part = [s for s in steps if isinstance(s.before, Relation) is (kind == "equations")]
-        both = _measured(f"{kind}: text to verdict", _read_and_judge, part)
+        _measured(f"{kind}: text to verdict", _read_and_judge, part)
+        both = _measured("  nothing remembered of the line before", _judge_anew, part)
         times, wrong, failed = _oracle_times(part)
         theirs = _shown("  the same by the general system", times)
         print(f"  which judged {wrong} of {len(part)} lines wrongly and could not judge {failed}")

@@ -12,6 +12,8 @@ from launcher.steps import fail, run, say
 
 TEST_CLUSTER = Cluster("test-postgres", durable=False)
 PARTS = {"test": "lint types core web client browser", "bench": "core start browser"}
+BESIDES = {"test": "long", "bench": ""}
+"""Parts that run only when they are named."""
 _BIN = VENV / "bin"
 
 
@@ -44,6 +46,12 @@ def _pytest(name: str, folder: str, *more: str) -> None:
     run(name, command, cwd=ROOT, env=env, advice="Mend what the tests say.", shown=True)
 
 
+def _long() -> None:
+    """Run the random suites at full length: some minutes."""
+    os.environ.update({"UCHUU_PAIRS": "12000", "UCHUU_FUZZ": "100000"})
+    _pytest("random pairs, equations and inputs", "core", "-k", "soundness or fuzz")
+
+
 def _client() -> None:
     run("client tests", ["npm", "run", "-s", "test"], cwd=CLIENT, advice="Mend it.", shown=True)
 
@@ -62,15 +70,16 @@ def _everything() -> dict[str, list[object]]:
         "web": [lambda: _pytest("server tests", "web", "launcher")],
         "client": [_client],
         "browser": [_browser],
+        "long": [_long],
     }
 
 
 def _chosen(options: argparse.Namespace, name: str) -> list[str]:
-    known = PARTS[name].split()
+    known = f"{PARTS[name]} {BESIDES[name]}".split()
     unknown = [part for part in options.only if part not in known]
     if unknown:
-        fail(f"read “{unknown[0]}”", "it is not a part", f"Parts are: {PARTS[name]}")
-    return options.only or known
+        fail(f"read “{unknown[0]}”", "it is not a part", f"Parts are: {' '.join(known)}")
+    return options.only or PARTS[name].split()
 
 
 def test(options: argparse.Namespace) -> int:

@@ -111,7 +111,11 @@ def _parser() -> argparse.ArgumentParser:
         if name == "start":
             command.add_argument("--port", type=int, help="the port to serve on (default 8600)")
         if name in ("test", "bench"):
-            command.add_argument("only", nargs="*", help=f"parts: {checks.PARTS[name]}")
+            command.add_argument(
+                "only",
+                nargs="*",
+                help=f"parts: {checks.PARTS[name]} {checks.BESIDES[name]}".rstrip(),
+            )
     return parser
 
 

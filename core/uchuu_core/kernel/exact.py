@@ -56,7 +56,7 @@ class Exact:
     def __init__(self, place: Place, *, is_complex: bool = False) -> None:
         self.place = place
         self.is_complex = is_complex
-        self._signs: dict[Expr, int] = {}
+        self._signs: dict[int, tuple[Expr, int]] = {}
         degrees = [v.degree for v in place.values() if isinstance(v, Algebraic)]
         self._is_rational = not degrees
         self._most_bits = MOST_BITS // max([1, *degrees])
@@ -68,10 +68,10 @@ class Exact:
             Undefined: there is no (real) value.
             Undecided: the bounds do not suffice.
         """
-        known = self._signs.get(node)
+        known = self._signs.get(id(node))
         if known is None:
-            known = self._signs[node] = self._sign(node)
-        return known
+            known = self._signs[id(node)] = (node, self._sign(node))
+        return known[1]
 
     def _sign(self, node: Expr) -> int:
         if self._is_rational and not self.is_complex:

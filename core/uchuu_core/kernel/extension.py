@@ -72,7 +72,8 @@ class Extension:
         self.one = self.context.constant(fmpq(1))
         self.zero = self.context.constant(fmpq(0))
         self.generators: list[Generator] = []
-        self._known: dict[Any, RationalFunction] = {}
+        self._known: dict[int, tuple[Expr, RationalFunction]] = {}
+        """By identity (hashing a tree costs more); the node is kept so that its id stays its own."""
         self._unit: Generator | None = None
 
     # elements
@@ -85,10 +86,10 @@ class Extension:
             NotRational: it is of a kind that has no generators.
             TooLarge: a bound is passed.
         """
-        found = self._known.get(node)
-        if found is None:
-            found = self._known[node] = self._element(node)
-        return found
+        known = self._known.get(id(node))
+        if known is None:
+            known = self._known[id(node)] = (node, self._element(node))
+        return known[1]
 
     def _element(self, node: Expr) -> RationalFunction:
         match node:

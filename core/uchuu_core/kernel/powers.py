@@ -89,7 +89,8 @@ class Multiplicative:
 
     def __init__(self, ring: Ring) -> None:
         self.ring = ring
-        self._known: dict[Expr, Powers | None] = {}
+        self._known: dict[int, tuple[Expr, Powers | None]] = {}
+        """By identity (hashing a tree costs more); the node is kept so that its id stays its own."""
 
     def powers(self, node: Expr) -> Powers | None:
         """Return |*node*| as powers of atoms, None when it is a sum that holds roots.
@@ -97,9 +98,10 @@ class Multiplicative:
         Raises:
             Undefined: it divides by zero everywhere.
         """
-        if node not in self._known:
-            self._known[node] = self._powers(node)
-        return self._known[node]
+        known = self._known.get(id(node))
+        if known is None:
+            known = self._known[id(node)] = (node, self._powers(node))
+        return known[1]
 
     def _powers(self, node: Expr) -> Powers | None:
         match node:

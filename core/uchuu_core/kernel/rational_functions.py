@@ -48,7 +48,7 @@ class RationalFunction:
 
     def minus(self, other: "RationalFunction") -> "RationalFunction":
         """Return the difference."""
-        if self.denominator == other.denominator:
+        if self.denominator is other.denominator or self.denominator == other.denominator:
             return RationalFunction(self.numerator - other.numerator, self.denominator)
         return RationalFunction(
             self.numerator * other.denominator - other.numerator * self.denominator,
@@ -147,6 +147,8 @@ class Ring:
             len(part.numerator) + len(part.denominator) <= 2 * limits.EXPANDED_TERMS,
             "This line is too large when it is multiplied out. Use fewer terms.",
         )
+        if part.denominator is self.one:
+            return part
         if part.denominator.is_constant():
             scale = part.denominator.leading_coefficient()
             return RationalFunction(part.numerator / scale, self.one)
@@ -156,6 +158,8 @@ class Ring:
         return RationalFunction(part.numerator / common, part.denominator / common)
 
     def _times(self, a: fmpq_mpoly, b: fmpq_mpoly) -> fmpq_mpoly:
+        if b is self.one:
+            return a
         limits.require(
             len(a) * len(b) <= 10 * limits.EXPANDED_TERMS,
             "This product is too large when it is multiplied out. Use fewer terms.",
