@@ -160,3 +160,46 @@ def test_two_windows_never_overwrite_each_other_silently(
     page.keyboard.press("Control+z")
     expect(first.stops.nth(1)).to_contain_text("sides change places")
     first.expect_saved()
+
+
+def test_a_radical_equation_is_worked_with_its_candidates_checked(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("sqrt(x + 6) = x")
+    bench.write("x + 6 = x^2", "0 = x^2 - x - 6", "x = 3 or x = -2", "x = 3")
+
+    bench.expect_marks("may-add", "ok", "ok", "ok")
+    expect(bench.original).to_contain_text("x = 3")
+    expect(bench.original).to_contain_text("does not balance")
+    bench.stops.nth(3).click()
+    expect(bench.details).to_contain_text("x = −2 fails in the given and is left out.")
+
+
+def test_complex_solutions_and_asked_forms_are_set_and_kept(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("x^2 + 4 = 0")
+    bench.write("x^2 = -4", "x = +-2i")
+    bench.expect_marks("ok", "wrong")
+
+    page.get_by_text("What is asked for").click()
+    page.get_by_label("complex numbers").check()
+    bench.expect_marks("ok", "ok")
+    expect(page.get_by_text("What is asked for: complex numbers")).to_be_visible()
+    bench.expect_saved()
+    page.reload()
+    bench.expect_marks("ok", "ok")
+    page.keyboard.press("Control+z")
+
+
+def test_a_line_is_copied_for_another_program(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    page.context.grant_permissions(["clipboard-read", "clipboard-write"])
+    bench.pose("x/2 = sqrt(5)")
+    bench.write("x = 2sqrt(5)")
+    bench.stops.nth(0).click()
+    page.get_by_role("button", name="LaTeX").click()
+
+    expect(page.get_by_text("Copied.")).to_be_visible()
+    assert page.evaluate("navigator.clipboard.readText()") == r"x=2\sqrt{5}"

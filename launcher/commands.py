@@ -6,6 +6,7 @@ import signal
 import sys
 import time
 from collections.abc import Callable
+from pathlib import Path
 from types import FrameType
 
 from launcher import checks, install, server
@@ -23,6 +24,14 @@ def _running() -> tuple[int, int] | None:
         return None
     process, port = (int(word) for word in place.read_text().split())
     return (process, port) if server.is_answering(port) else None
+
+
+def _is_alive(process: int) -> bool:
+    """Return whether *process* runs (a zombie does not)."""
+    try:
+        return "\nState:\tZ" not in Path(f"/proc/{process}/status").read_text()
+    except OSError:
+        return False
 
 
 def start(options: argparse.Namespace) -> int:
@@ -72,7 +81,9 @@ def stop(_options: argparse.Namespace) -> int:
             say("The starting process is gone; its server is ended by its port.")
             server.end_on(found[1])
         deadline = time.monotonic() + 15
-        while server.is_answering(found[1]) and time.monotonic() < deadline:
+        while time.monotonic() < deadline and (
+            server.is_answering(found[1]) or _is_alive(found[0])
+        ):  # it stops the database last: a start right after this would meet that
             time.sleep(0.1)
     (state_folder() / "running").unlink(missing_ok=True)
     for cluster in (Cluster(), checks.TEST_CLUSTER):

@@ -14,8 +14,8 @@ from algebra.schemas import (
     Checked,
     ErrorEntry,
     Inspected,
+    Notations,
     ProblemIn,
-    Reading,
     Text,
     Worked,
 )
@@ -28,7 +28,7 @@ def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
     return {**problem.dict(), "house": rules_of(teacher_of(request)).for_core()}
 
 
-@router.post("/read", response={200: Reading, **_REFUSALS})
+@router.post("/read", response={200: Notations, **_REFUSALS})
 def read(request: HttpRequest, body: Text) -> dict[str, Any]:
     """Return how one line is read."""
     rules = rules_of(teacher_of(request))

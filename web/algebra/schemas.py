@@ -5,6 +5,7 @@ from typing import Literal
 from ninja import Field, Schema
 
 Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
+Numbers = Literal["real", "complex"]
 Verdict = Literal["ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"]
 
 
@@ -31,6 +32,13 @@ class Reading(Schema):
     spoken: str
 
 
+class Notations(Reading):
+    """The same in the notations of other programs too."""
+
+    mathml: str
+    typst: str
+
+
 class ProblemIn(Schema):
     """A problem, and for checking the lines written under it."""
 
@@ -38,6 +46,7 @@ class ProblemIn(Schema):
     given: str = Field(max_length=20_000)
     variable: str | None = None
     method: str | None = None
+    numbers: Numbers = "real"
     form: list[str] = []
     lines: list[str] = Field(default=[], max_length=500)
     explains: bool | None = None
@@ -79,6 +88,8 @@ class CheckedLine(Schema):
     adds: list[str] = []
     drops: list[str] = []
     unmet: list[str] = []
+    unmet_at: list[str] = []
+    note: str | None = None
     tested: str | None = None
     counter: str | None = None
     check_line: bool = False

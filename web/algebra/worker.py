@@ -4,7 +4,7 @@ from typing import Any
 
 from uchuu_core import check, inspect, problem_from, work
 from uchuu_core.failures import Failure
-from uchuu_core.notation import plain, read, shown
+from uchuu_core.notation import mathml, plain, read, shown, typst
 
 _OPERATIONS = {"check": check, "inspect": inspect, "work": work}
 
@@ -12,6 +12,7 @@ _OPERATIONS = {"check": check, "inspect": inspect, "work": work}
 def warm() -> None:
     """Load grammar and catalogue, so that the first call is as fast as the next."""
     answer("check", {"task": "solve", "given": "2x+1=7", "lines": ["2x=6", "x=4"]})
+    answer("read", {"text": r"\frac12", "juxtaposition": "equal"})
 
 
 def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
@@ -19,7 +20,8 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     try:
         if operation == "read":
             line = read(record["text"], juxtaposition=record["juxtaposition"])
-            return {"text": plain(line), **shown(line)}
+            others = {"mathml": mathml(line), "typst": typst(line)}
+            return {"text": plain(line), **shown(line), **others}
         return _OPERATIONS[operation](problem_from(record))
     except Failure as failure:
         return {"failure": failure.as_record()}

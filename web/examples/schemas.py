@@ -3,7 +3,7 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas import Task
+from algebra.schemas import Numbers, Task
 from ninja import Field, Schema
 
 from examples.models import Example
@@ -16,6 +16,7 @@ class ExampleIn(Schema):
     task: Task
     given: str = Field(default="", max_length=20_000)
     variable: str = Field(default="", max_length=10)
+    numbers: Numbers = "real"
     form: list[str] = []
     note: str = Field(default="", max_length=5_000)
     lines: list[str] = Field(default=[], max_length=500)

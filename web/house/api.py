@@ -17,6 +17,7 @@ class Rules(Schema):
 
     juxtaposition: Literal["equal", "tighter"]
     density: Literal["fine", "board", "key"]
+    radicals: Literal["any", "non-negative"]
 
 
 @router.get("", response=Rules)

@@ -21,9 +21,20 @@ class HouseRules(models.Model):
     )
     """How many lines a worked example has."""
 
+    radicals = models.CharField(
+        max_length=15,
+        default="any",
+        choices=[("any", "any"), ("non-negative", "non-negative")],
+    )
+    """What letters under even roots may be; ``any`` makes the root of x² an absolute value."""
+
     def __str__(self) -> str:
         return f"house rules of {self.teacher_id}"
 
     def for_core(self) -> dict[str, str]:
         """Return the rules as the core's contract has them."""
-        return {"juxtaposition": self.juxtaposition, "density": self.density}
+        return {
+            "juxtaposition": self.juxtaposition,
+            "density": self.density,
+            "radicals": self.radicals,
+        }

@@ -355,6 +355,12 @@ export interface components {
              */
             variable: string;
             /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
              * Form
              * @default []
              */
@@ -407,6 +413,12 @@ export interface components {
              * @default
              */
             variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
             /**
              * Form
              * @default []
@@ -489,6 +501,12 @@ export interface components {
              */
             variable: string;
             /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
              * Form
              * @default []
              */
@@ -507,10 +525,10 @@ export interface components {
             version: number;
         };
         /**
-         * Reading
-         * @description How a line is read: plain notation, LaTeX, spoken English.
+         * Notations
+         * @description The same in the notations of other programs too.
          */
-        Reading: {
+        Notations: {
             /** Text */
             text: string;
             /** Latex */
@@ -518,6 +536,10 @@ export interface components {
             sides: components["schemas"]["Sides"];
             /** Spoken */
             spoken: string;
+            /** Mathml */
+            mathml: string;
+            /** Typst */
+            typst: string;
         };
         /**
          * Sides
@@ -636,6 +658,13 @@ export interface components {
              * @default []
              */
             unmet: string[];
+            /**
+             * Unmet At
+             * @default []
+             */
+            unmet_at: string[];
+            /** Note */
+            note?: string | null;
             /** Tested */
             tested?: string | null;
             /** Counter */
@@ -710,6 +739,12 @@ export interface components {
             variable?: string | null;
             /** Method */
             method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
             /**
              * Form
              * @default []
@@ -837,6 +872,19 @@ export interface components {
             where: string | null;
         };
         /**
+         * Reading
+         * @description How a line is read: plain notation, LaTeX, spoken English.
+         */
+        Reading: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+        };
+        /**
          * ReadingValue
          * @description One reading of an ambiguous line, with its value where it has one.
          */
@@ -887,6 +935,11 @@ export interface components {
              * @enum {string}
              */
             density: "fine" | "board" | "key";
+            /**
+             * Radicals
+             * @enum {string}
+             */
+            radicals: "any" | "non-negative";
         };
     };
     responses: never;
@@ -1284,7 +1337,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Reading"];
+                    "application/json": components["schemas"]["Notations"];
                 };
             };
             /** @description Unauthorized */

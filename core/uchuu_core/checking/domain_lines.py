@@ -9,7 +9,6 @@ from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import Algebraic, between
 from uchuu_core.kernel.cells import real_zeros
 from uchuu_core.kernel.domains import Domain
-from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.exact import Exact
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Plan
@@ -38,6 +37,11 @@ def is_domain_line(line: Line) -> bool:
     An equation does: it says where the denominator is zero.
     """
     return isinstance(line, (Either, Relation, AllExcept, Outcome))
+
+
+def states_domain(line: Line) -> bool:
+    """Return whether *line* is a finished statement of a domain, not a step towards it."""
+    return is_domain_line(line) and not _is_equation(line)
 
 
 def stated_exclusions(line: Line, context: Context) -> frozenset[Factor] | None:
@@ -83,7 +87,7 @@ def judged_domain(line: Line, context: Context) -> Judgement:
     return Judgement(
         "wrong",
         "refuted",
-        counter=_counter(wanted, said, context),
+        says=_why_not(wanted, said, context),
         adds=sorted(f"{context.unknown} != {number_text(p)}" for p in missing - extra),
         drops=sorted(f"{context.unknown} != {number_text(p)}" for p in extra - missing),
     )
@@ -139,15 +143,15 @@ def _said(line: Line, context: Context) -> SolutionSet:
             return solution_set(line, unknown, one)
 
 
-def _counter(wanted: SolutionSet, said: SolutionSet, context: Context) -> Counter | None:
+def _why_not(wanted: SolutionSet, said: SolutionSet, context: Context) -> str | None:
     """Return a value at which the statement fails: excluded and not said so, or the reverse."""
     ends = {e for found in (wanted, said) for i in found.intervals for e in (i.low, i.high)}
     for value in sorted(end for end in ends if end is not None):
         if wanted.holds(value) != said.holds(value):
             there = "has a value" if wanted.holds(value) else "has no value"
-            line = "allowed" if said.holds(value) else "excluded"
-            place = ((context.unknown, number_text(value)),)
-            return Counter(place, f"the given {there}", line)
+            line = "allows" if said.holds(value) else "excludes"
+            at = f"{context.unknown} = {number_text(value)}"
+            return f"At {at} the given {there}, but this line {line} it."
     return None
 
 

@@ -157,7 +157,10 @@ def compared(
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
     if has.within(was) and not was.everything:
         if _only_failing_dropped(was, has, context):
-            return Judgement("ok")
+            left_out = sorted(p for p in drops if isinstance(p, Algebraic) and p.is_real)
+            failing = " and ".join(f"{unknown} = {number_text(p)}" for p in left_out)
+            says = f"{failing} fails in the given and is left out." if failing else None
+            return Judgement("ok", says=says, rejects=left_out)
         if context.original is None:  # a check may be owed, and cannot be made
             return Judgement("unproved", "tested", tested="the given is of a kind not solved yet")
         if not has.is_empty:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass, field
 
 from uchuu_core.contract import Proof, Verdict
+from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import Counter
 from uchuu_core.tree.nodes import AllExcept, Chain, Either, Line, Outcome, Relation, ValueSet
 
@@ -15,6 +16,8 @@ class Judgement:
 
     ``is_aside``: a line that is judged by itself and is not the next state of the work: a
     candidate put into the given, or a remark on excluded values.
+    ``says``: a sentence where the verdict itself gives the reason.
+    ``rejects``: candidates that the line leaves out because they fail in the given.
     """
 
     verdict: Verdict
@@ -25,6 +28,8 @@ class Judgement:
     tested: str | None = None
     counter: Counter | None = None
     is_aside: bool = False
+    says: str | None = None
+    rejects: list[Algebraic] = field(default_factory=list)
 
 
 def is_statement(line: Line) -> bool:

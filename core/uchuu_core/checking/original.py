@@ -8,7 +8,7 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import difference, value_texts
 from uchuu_core.kernel.exact import Exact, Undecided
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.solutions import Point
 from uchuu_core.kernel.written import number_text, tree_of
 from uchuu_core.methods.order_of_operations import worked_out
 from uchuu_core.notation import latex, plain
@@ -28,9 +28,9 @@ def put_in(side: Expr, unknown: str, value: Expr) -> Expr:
     return rebuild(side, change)  # type: ignore[no-any-return]
 
 
-def candidate_checks(given: Line, unknown: str, found: SolutionSet) -> list[dict[str, Any]]:
-    """Return the check records of all real solutions in *found*, ascending."""
-    numbers = sorted(p for p in found.points if isinstance(p, Algebraic) and p.is_real)
+def candidate_checks(given: Line, unknown: str, found: frozenset[Point]) -> list[dict[str, Any]]:
+    """Return the check records of all real numbers among *found*, ascending."""
+    numbers = sorted(p for p in found if isinstance(p, Algebraic) and p.is_real)
     return [candidate_check(given, unknown, number) for number in numbers]
 
 

@@ -11,6 +11,7 @@ from uchuu_core import limits
 from uchuu_core.checking.chains import misused_equals
 from uchuu_core.checking.context import Context, context_of, readable_lines, with_unknown
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
+from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.original import candidate_checks
@@ -19,10 +20,12 @@ from uchuu_core.checking.right_line import right_line
 from uchuu_core.checking.substitution import Substitution
 from uchuu_core.contract import LineError, Problem
 from uchuu_core.failures import Failure
+from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Counter, agreement
-from uchuu_core.kernel.finished import ALONE, LOWEST_TERMS, unmet_forms
+from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
+from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
@@ -35,6 +38,10 @@ from uchuu_core.tree.paths import letters
 _STOPS = {
     ALONE: answers.STOP_UNKNOWN_NOT_ALONE.key,
     LOWEST_TERMS: answers.STOP_NOT_LOWEST_TERMS.key,
+    SIMPLEST_ROOTS: answers.STOP_ROOT_NOT_SIMPLIFIED.key,
+    RATIONALISED: answers.STOP_ROOT_IN_DENOMINATOR.key,
+    FACTORED: answers.STOP_NOT_FULLY_FACTORED.key,
+    NEGATIVE_EXPONENT: answers.STOP_NEGATIVE_EXPONENT.key,
 }
 
 
@@ -76,7 +83,7 @@ def check(problem: Problem) -> dict[str, Any]:
                 first_wrong, error = number, named.id if named else None
             broken = True
         elif judgement.verdict in ("ok", "may-add") and not judgement.is_aside:
-            if explains:
+            if explains and not judgement.says:
                 _explain(record, before, line, context)
             parts = unmet_parts(line, problem.task, problem.form, context.unknown)
             unmet = tuple(dict.fromkeys(item.form for item in parts))
@@ -87,14 +94,14 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["error"] = _as_dict(_worded(stop, None, None, []))
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
-    states = [s.line for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
-    answer = states[-1] if states else None
+    states = [s for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
+    answer = states[-1].line if states else None
     return {
         "lines": records,
         "first_wrong": first_wrong,
         "error": error,
-        "answer": _answer(answer, context),
-        "checks": _checks(answer, context),
+        "answer": _answer(answer, states[-1].judgement if states else None, context),
+        "checks": _checks(answer, _rejected(steps), context),
         "unexplained": not is_explained,
     }
 
@@ -162,6 +169,7 @@ def _record(text: str, line: Line, judgement: Judgement, context: Context) -> di
         ("adds", judgement.adds),
         ("drops", judgement.drops),
         ("tested", judgement.tested),
+        ("says", judgement.says),
         ("check_line", judgement.is_aside),
         ("note", misused_equals(line, context.unknown)),
         ("counter", judgement.counter and _shown(judgement.counter, line)),
@@ -232,13 +240,15 @@ def _against(has: SolutionSet, wanted: SolutionSet, unknown: str) -> tuple[list[
     return sorted(missing), sorted(extra)
 
 
-def _answer(line: Line | None, context: Context) -> dict[str, Any]:
+def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict[str, Any]:
     """Return the contract's ``answer``: the last line against the given alone."""
     task, form = context.problem.task, context.problem.form
     unmet = unmet_forms(line, task, form, context.unknown) if line is not None else (ALONE,)
     record: dict[str, Any] = {"right": False, "finished": not unmet, "missing": [], "extra": []}
     if line is None:
         return record | {"finished": False}
+    if context.problem.task == "domain":
+        return record | {"right": states_domain(line) and last is not None and last.verdict == "ok"}
     if not context.is_equation:
         if not is_statement(line) and not is_statement(context.given):
             try:
@@ -254,8 +264,15 @@ def _answer(line: Line | None, context: Context) -> dict[str, Any]:
     return record | {"right": not missing and not extra, "missing": missing, "extra": extra}
 
 
-def _checks(line: Line | None, context: Context) -> list[dict[str, Any]]:
-    """Return each rational candidate of a solved last line, put into the given."""
+def _rejected(steps: list[Step | Failure]) -> frozenset[Algebraic]:
+    """Return the candidates that some line left out because they fail in the given."""
+    return frozenset(p for s in steps if isinstance(s, Step) for p in s.judgement.rejects)
+
+
+def _checks(
+    line: Line | None, rejected: frozenset[Algebraic], context: Context
+) -> list[dict[str, Any]]:
+    """Return each candidate of a solved last line, and those rejected on the way, in the given."""
     if line is None or not context.is_equation or not isinstance(context.given, Relation):
         return []
     if unmet_forms(line, "solve", (), context.unknown)[:1] == (ALONE,):
@@ -263,7 +280,7 @@ def _checks(line: Line | None, context: Context) -> list[dict[str, Any]]:
     has = _solutions(line, context)
     if has is None or letters(context.given) != {context.unknown}:
         return []
-    return candidate_checks(context.given, context.unknown, has)
+    return candidate_checks(context.given, context.unknown, has.points | rejected)
 
 
 # the error behind a wrong line

@@ -37,7 +37,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
     return {
         "kind": kind_of(context),
         "reads": {"text": plain(given), **shown(given)},
-        "unknown": context.unknown if problem.task == "solve" else None,
+        "unknown": context.unknown if letters(given) else None,
         "notices": notices(context),
         "ambiguities": ambiguities(problem.given, problem.house.juxtaposition),
         "excluded": excluded_of(context),

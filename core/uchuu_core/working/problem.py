@@ -64,7 +64,7 @@ def _answers(end: Line, context: Context) -> dict[str, Any]:
     found = context.solutions(end)
     return {
         "answers": [str(value) for value in rational_solutions(found)],
-        "checks": candidate_checks(context.given, context.unknown, found),
+        "checks": candidate_checks(context.given, context.unknown, found.points),
     }
 
 

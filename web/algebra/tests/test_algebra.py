@@ -90,7 +90,7 @@ def test_a_bug_of_ours_is_not_shown_as_an_answer(monkeypatch: pytest.MonkeyPatch
 def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
     before = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
-    rules = {"juxtaposition": "tighter", "density": "key"}
+    rules = {"juxtaposition": "tighter", "density": "key", "radicals": "any"}
     assert ada.call("PUT", "/house", rules).json() == rules
     after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
@@ -103,3 +103,21 @@ def test_the_catalogue_is_served_with_its_repairs(ada: ApiClient) -> None:
 
     assert len(found) >= 30
     assert all(entry["wrong"] and entry["right"] and entry["repair"] for entry in found)
+
+
+def test_complex_solutions_count_when_they_are_asked_for(ada: ApiClient) -> None:
+    paper = {"task": "solve", "given": "x^2 + 4 = 0", "lines": ["x = +-2i"]}
+
+    real = ada.call("POST", "/algebra/check", paper).json()
+    complex_ = ada.call("POST", "/algebra/check", {**paper, "numbers": "complex"}).json()
+
+    assert not real["answer"]["right"]
+    assert complex_["answer"] == {"right": True, "finished": True, "missing": [], "extra": []}
+
+
+def test_a_line_is_given_in_the_notations_of_other_programs(ada: ApiClient) -> None:
+    reading = ada.call("POST", "/algebra/read", {"text": "x^2/3"}).json()
+
+    assert reading["latex"] == r"\frac{x^{2}}{3}"
+    assert reading["typst"] == "frac(x^(2), 3)"
+    assert "<mfrac>" in reading["mathml"]

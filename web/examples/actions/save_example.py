@@ -8,7 +8,7 @@ from django.db import transaction
 from examples.models import Example, WrittenLine
 from examples.schemas import ExampleIn
 
-_FIELDS = ("title", "task", "given", "variable", "form", "note")
+_FIELDS = ("title", "task", "given", "variable", "numbers", "form", "note")
 
 
 class StaleVersion(Exception):

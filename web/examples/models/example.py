@@ -17,6 +17,8 @@ class Example(models.Model):
     task = models.CharField(max_length=20)
     given = models.TextField(blank=True)
     variable = models.CharField(max_length=10, blank=True)
+    numbers = models.CharField(max_length=10, default="real")
+    """The numbers that solutions are looked for in: ``real`` or ``complex``."""
     form = models.JSONField(default=list, blank=True)
     note = models.TextField(blank=True)
     version = models.PositiveIntegerField(default=1)

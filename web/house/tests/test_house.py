@@ -3,7 +3,7 @@
 import pytest
 from api.testing import ApiClient
 
-DEFAULTS = {"juxtaposition": "equal", "density": "board"}
+DEFAULTS = {"juxtaposition": "equal", "density": "board", "radicals": "any"}
 
 
 def test_rules_start_with_the_defaults_and_are_kept(ada: ApiClient) -> None:
@@ -51,3 +51,14 @@ def test_inspection_obeys_the_rules(ada: ApiClient) -> None:
         values.append([reading["value"] for reading in found["ambiguities"][0]["readings"]])
 
     assert values == [["9", "1"], ["1", "9"]]
+
+
+def test_letters_under_roots_obey_the_rules(ada: ApiClient) -> None:
+    paper = {"task": "simplify", "given": "sqrt(9x^2)", "lines": ["3x"]}
+    lines = []
+    for rule in ("any", "non-negative"):
+        ada.call("PUT", "/house", {**DEFAULTS, "radicals": rule})
+        lines.append(ada.call("POST", "/algebra/check", paper).json()["lines"][0])
+
+    assert [line["verdict"] for line in lines] == ["wrong", "ok"]
+    assert lines[1]["conditions"] == ["x >= 0"]

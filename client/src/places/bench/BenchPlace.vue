@@ -8,7 +8,9 @@ import { api, Refusal, result } from '@/api/client'
 import { useKeys } from '@/shared/composables/useKeys'
 import SpineLine from '@/spine/SpineLine.vue'
 import { words } from '@/texts/en'
+import AskedFor from './AskedFor.vue'
 import BenchHeader from './BenchHeader.vue'
+import CopyLine from './CopyLine.vue'
 import EntryLine from './EntryLine.vue'
 import GivenProblem from './GivenProblem.vue'
 import OriginalCheck from './OriginalCheck.vue'
@@ -167,7 +169,15 @@ useKeys({
           :inspected="inspected"
           @edit="posing = true"
           @work="workIt"
-        />
+        >
+          <AskedFor
+            :task="content.task"
+            :unknown="content.variable || inspected.unknown || ''"
+            :numbers="content.numbers"
+            :form="content.form"
+            @change="(asked) => bench.change((next) => Object.assign(next, asked))"
+          />
+        </GivenProblem>
       </div>
       <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
       <div v-if="!showsPose && given" class="spine" :class="{ hanging: !given.sides?.left }">
@@ -222,12 +232,15 @@ useKeys({
     </main>
     <aside class="side" :aria-label="words.bench.details">
       <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
-      <div v-if="chosen !== null" class="actions">
-        <el-button @click="edit(chosen)">{{ words.bench.edit }}</el-button>
-        <el-button @click="remove(chosen)">{{ words.bench.remove }}</el-button>
-      </div>
+      <template v-if="chosen !== null">
+        <div class="actions">
+          <el-button @click="edit(chosen)">{{ words.bench.edit }}</el-button>
+          <el-button @click="remove(chosen)">{{ words.bench.remove }}</el-button>
+        </div>
+        <CopyLine v-if="!chosenLine?.failure" :text="content.lines[chosen] ?? ''" />
+      </template>
     </aside>
-    <OriginalCheck class="foot" :checked="checked" :is-equation="content.task === 'solve'" />
+    <OriginalCheck class="foot" :checked="checked" :task="content.task" />
     <el-dialog
       :model-value="saving.state.value === 'conflict'"
       :title="words.save.conflictTitle"

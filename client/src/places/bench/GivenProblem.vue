@@ -29,6 +29,7 @@ function methodName(key: string): string {
           {{ words.bench.edit }}
         </button>
       </el-tooltip>
+      <slot />
     </div>
     <ul class="notices" :aria-label="words.bench.notices">
       <li>{{ inspected.kind }}</li>

@@ -9,15 +9,15 @@ import { readable } from '@/shared/logic/readable'
 const props = defineProps<{
   /** The judged paper; null while there is nothing to judge. */
   checked: Schemas['Checked'] | null
-  /** Whether the task is to solve an equation. */
-  isEquation: boolean
+  task: Schemas['ProblemIn']['task']
 }>()
 
+const isEquation = computed(() => props.task === 'solve')
 const verdict = computed(() => {
   if (!props.checked?.lines.length) return ''
   const { right, finished } = props.checked.answer
-  if (props.isEquation) return right && finished ? words.bench.answerRight : ''
-  if (!right) return words.bench.answerWrong
+  if (isEquation.value) return right && finished ? words.bench.answerRight : ''
+  if (!right) return props.task === 'domain' ? words.bench.domainWrong : words.bench.answerWrong
   return finished ? words.bench.answerRight : words.bench.answerOpen
 })
 </script>

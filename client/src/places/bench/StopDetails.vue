@@ -3,7 +3,7 @@
 import MathText from '@/shared/math/MathText.vue'
 import type { CheckedLine, Mark } from '@/spine/types'
 import { words } from '@/texts/en'
-import { readable } from '@/shared/logic/readable'
+import { prose, readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** The chosen line, judged; null when none is chosen. */
@@ -23,7 +23,7 @@ defineProps<{
         <b>{{ number }} · {{ mark ? words.stops[mark] : '' }}</b>
       </p>
       <p v-if="line.failure">{{ line.failure.message }}</p>
-      <p v-if="line.says && line.verdict !== 'unfinished'">{{ line.says }}</p>
+      <p v-if="line.says && line.verdict !== 'unfinished'">{{ prose(line.says) }}</p>
       <dl>
         <template v-if="line.conditions?.length">
           <dt>{{ words.bench.condition }}</dt>
@@ -39,7 +39,16 @@ defineProps<{
         </template>
         <template v-if="line.unmet?.length">
           <dt>{{ words.bench.unmet }}</dt>
-          <dd>{{ line.unmet.join(', ') }}</dd>
+          <dd>
+            {{ line.unmet.join(', ') }}
+            <span v-if="line.unmet_at?.length" class="quiet">
+              ({{ [...new Set(line.unmet_at.map(readable))].join(', ') }})
+            </span>
+          </dd>
+        </template>
+        <template v-if="line.note">
+          <dt>{{ words.bench.note }}</dt>
+          <dd>{{ line.note }}</dd>
         </template>
         <template v-if="line.tested">
           <dt>{{ words.bench.tested }}</dt>
@@ -69,7 +78,9 @@ defineProps<{
         </template>
       </dl>
       <template v-if="line.verdict === 'wrong' || line.verdict === 'loses'">
-        <p v-if="!line.error" class="quiet">{{ words.bench.noName }}</p>
+        <p v-if="!line.error" class="quiet">
+          {{ line.verdict === 'loses' ? words.bench.noNameLost : words.bench.noName }}
+        </p>
         <p class="quiet">{{ words.bench.carried }}</p>
       </template>
     </template>

@@ -6,13 +6,23 @@ export interface Content {
   task: Schemas['ProblemIn']['task']
   given: string
   variable: string
+  numbers: Schemas['ProblemIn']['numbers']
   form: string[]
   note: string
   lines: string[]
 }
 
 export function blank(): Content {
-  return { title: '', task: 'solve', given: '', variable: '', form: [], note: '', lines: [] }
+  return {
+    title: '',
+    task: 'solve',
+    given: '',
+    variable: '',
+    numbers: 'real',
+    form: [],
+    note: '',
+    lines: [],
+  }
 }
 
 export function contentOf(example: Schemas['ExampleOut']): Content {
@@ -21,6 +31,7 @@ export function contentOf(example: Schemas['ExampleOut']): Content {
     task: example.task,
     given: example.given ?? '',
     variable: example.variable ?? '',
+    numbers: example.numbers ?? 'real',
     form: [...(example.form ?? [])],
     note: example.note ?? '',
     lines: [...(example.lines ?? [])],

@@ -139,7 +139,9 @@ function original(answer: Partial<Schemas['Answer']>, isEquation: boolean, lines
     answer: { right: false, finished: false, missing: [], extra: [], ...answer },
     checks: [],
   } as unknown as Schemas['Checked']
-  return mount(OriginalCheck, { props: { checked, isEquation } }).text()
+  return mount(OriginalCheck, {
+    props: { checked, task: isEquation ? 'solve' : 'simplify' },
+  }).text()
 }
 
 test.each([

@@ -8,6 +8,7 @@ const EXAMPLE = {
   task: 'solve',
   given: '2x = 6',
   variable: '',
+  numbers: 'real',
   form: [],
   note: '',
   lines: ['x = 3'],

@@ -79,11 +79,12 @@ export function useBench(created: (id: string) => void) {
   }
 
   async function workIt(method?: string): Promise<void> {
-    const { task, given, form, variable } = content.value
+    const { task, given, form, variable, numbers } = content.value
     const body = {
       task,
       given,
       form,
+      numbers,
       variable: variable || null,
       method: method ?? null,
       lines: [],

@@ -47,9 +47,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     const control = (current = new AbortController())
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
-    const { task, given, form } = content.value
+    const { task, given, form, numbers } = content.value
     const variable = content.value.variable || null
-    const body = { task, given, form, lines, explains, variable }
+    const body = { task, given, form, lines, explains, variable, numbers }
     try {
       const [answer] = await Promise.all([
         result(api.POST('/api/algebra/check', { body, signal: control.signal })),
@@ -71,7 +71,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   }
 
   async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
-    const mark = `${body.task} ${body.given}`
+    const mark = [body.task, body.given, body.variable, body.numbers].join(' ')
     if (mark === sentGiven) return
     inspected.value = await result(
       api.POST('/api/algebra/inspect', { body: { ...body, lines: [] }, signal }),

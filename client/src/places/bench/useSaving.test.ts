@@ -11,6 +11,7 @@ const STORED: Schemas['ExampleOut'] = {
   task: 'solve',
   given: '2x = 6',
   variable: '',
+  numbers: 'real',
   form: [],
   note: '',
   lines: ['x = 3'],

@@ -2,10 +2,12 @@
 /** House rules, each with a live example that changes with the choice. */
 import { ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 
 const rules = ref<Schemas['Rules'] | null>(null)
+const root = ref<Schemas['Checked'] | null>(null)
 const reading = ref<Schemas['Reading'] | null>(null)
 const worked = ref<Schemas['Worked'] | null>(null)
 const kept = ref(false)
@@ -13,7 +15,10 @@ const refusal = ref('')
 
 async function show(): Promise<void> {
   reading.value = await result(api.POST('/api/algebra/read', { body: { text: '1/2x' } }))
-  const body = { task: 'solve' as const, given: '3(x - 2) = x + 4', form: [], lines: [] }
+  const rest = { form: [], lines: [], numbers: 'real' as const }
+  const under = { ...rest, task: 'simplify' as const, given: 'sqrt(9x^2)', lines: ['3x'] }
+  root.value = await result(api.POST('/api/algebra/check', { body: under }))
+  const body = { ...rest, task: 'solve' as const, given: '3(x - 2) = x + 4' }
   worked.value = await result(api.POST('/api/algebra/work', { body }))
 }
 
@@ -41,6 +46,10 @@ async function choose(change: Partial<Schemas['Rules']>): Promise<void> {
 const readings = [
   { value: 'equal', name: words.house.equal, says: words.house.equalSays },
   { value: 'tighter', name: words.house.tighter, says: words.house.tighterSays },
+] as const
+const radicals = [
+  { value: 'any', name: words.house.anyLetter, says: words.house.anyLetterSays },
+  { value: 'non-negative', name: words.house.nonNegative, says: words.house.nonNegativeSays },
 ] as const
 const densities = [
   { value: 'fine', name: words.house.fine },
@@ -96,6 +105,35 @@ const densities = [
           <figcaption class="quiet">{{ words.house.live }}</figcaption>
           <MathText latex="3(x-2)=x+4" />
           <MathText v-for="line in worked.lines" :key="line.text" :latex="line.latex" />
+        </figure>
+      </section>
+      <section class="rule">
+        <fieldset>
+          <legend>{{ words.house.radicals }}</legend>
+          <label v-for="item in radicals" :key="item.value">
+            <input
+              type="radio"
+              name="radicals"
+              :checked="rules.radicals === item.value"
+              @change="choose({ radicals: item.value })"
+            />
+            <span
+              ><b>{{ item.name }}</b> <span class="quiet">{{ item.says }}</span></span
+            >
+          </label>
+        </fieldset>
+        <figure v-if="root">
+          <figcaption class="quiet">{{ words.house.live }}</figcaption>
+          <span class="formula"><MathText latex="\sqrt{9x^2} = 3x" display /></span>
+          <span class="quiet">
+            {{ words.stops[root.lines[0]?.verdict === 'wrong' ? 'wrong' : 'condition'] }}
+            <template v-if="root.lines[0]?.conditions?.length">
+              : {{ root.lines[0].conditions.map(readable).join(', ') }}
+            </template>
+            <template v-else-if="root.lines[0]?.counter">
+              : {{ readable(root.lines[0].counter) }}
+            </template>
+          </span>
         </figure>
       </section>
     </template>

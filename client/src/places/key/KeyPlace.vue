@@ -28,6 +28,7 @@ async function load(): Promise<void> {
       given: found.given ?? '',
       form: found.form ?? [],
       variable: found.variable || null,
+      numbers: found.numbers ?? 'real',
       lines: found.lines ?? [],
     }
     reading.value = await result(api.POST('/api/algebra/inspect', { body }))

@@ -1,11 +1,18 @@
 import { expect, test } from 'vitest'
-import { readable } from './readable'
+import { prose, readable } from './readable'
 
 test.each([
   ['20 - 4^2 ÷ (-2)', '20 − 4² ÷ (−2)'],
   ['x != -3', 'x ≠ −3'],
   ['2*x^(-10)', '2 · x⁻¹⁰'],
   ['3 +- 2', '3 ± 2'],
+  ['x >= -6', 'x ≥ −6'],
+  ['x = 3 - 2sqrt(5)', 'x = 3 − 2√5'],
+  ['sqrt(x + 1)', '√(x + 1)'],
 ])('%s reads %s', (typed, read) => {
   expect(readable(typed)).toBe(read)
+})
+
+test('a sentence keeps its hyphens', () => {
+  expect(prose('x = -2 fails in a two-step line.')).toBe('x = −2 fails in a two-step line.')
 })

@@ -4,10 +4,21 @@ const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹'
 export function readable(text: string): string {
   return text
     .replace(/!=/g, '≠')
+    .replace(/<=/g, '≤')
+    .replace(/>=/g, '≥')
+    .replace(/sqrt\((\w+)\)/g, '√$1')
+    .replace(/sqrt\(/g, '√(')
+    .replace(/cbrt\((\w+)\)/g, '∛$1')
+    .replace(/cbrt\(/g, '∛(')
     .replace(/\+-/g, '±')
     .replace(/-/g, '−')
     .replace(/\s*\*\s*/g, ' · ')
     .replace(/\^\(?(−?\d+)\)?/g, (_, digits: string) =>
       digits.replace(/\d/g, (digit) => RAISED[Number(digit)] ?? digit).replace('−', '⁻'),
     )
+}
+
+/** The same inside a sentence: hyphens between words stay. */
+export function prose(sentence: string): string {
+  return sentence.replace(/sqrt\((\w+)\)/g, '√$1').replace(/(^|[\s(])-(?=[\d√(])/g, '$1−')
 }

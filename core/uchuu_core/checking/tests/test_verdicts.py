@@ -245,3 +245,34 @@ def test_roots_that_go_or_come_change_the_domain_and_it_is_said() -> None:
     )
 
     assert [line["if"] for line in answer["lines"]] == [["x >= 0"], ["x >= 0"]]
+
+
+def test_a_candidate_that_fails_is_rejected_with_its_numbers() -> None:
+    lines = ["x+6=x^2", "x=3 or x=-2", "x=3"]
+    answer = check(problem_from({"task": "solve", "given": "sqrt(x+6)=x", "lines": lines}))
+
+    assert answer["lines"][2]["says"] == "x = -2 fails in the given and is left out."
+    found = {check["value"]: check for check in answer["checks"]}
+    assert found["x = 3"]["holds"]
+    assert (found["x = -2"]["left"], found["x = -2"]["right"]) == ("2", "-2")
+    assert found["x = -2"]["says"] == "does not balance"
+
+
+def test_an_excluded_candidate_is_rejected_because_it_divides_by_zero() -> None:
+    record = {"task": "solve", "given": "x/(x-2)=2/(x-2)+3"}
+    answer = check(problem_from({**record, "lines": ["x=2+3(x-2)", "x=2", "no solution"]}))
+
+    (found,) = answer["checks"]
+    assert (found["value"], found["says"]) == ("x = 2", "undefined: divides by zero")
+
+
+def test_a_wrong_domain_says_at_which_value() -> None:
+    record = {"task": "domain", "given": "(2y+6)/(y^2-9)", "lines": ["y != 3"]}
+    answer = check(problem_from(record))
+
+    assert (
+        answer["lines"][0]["says"] == "At y = -3 the given has no value, but this line allows it."
+    )
+    assert not answer["answer"]["right"]
+    right = check(problem_from({**record, "lines": ["y != 3, y != -3"]}))
+    assert right["answer"]["right"]

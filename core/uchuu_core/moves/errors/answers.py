@@ -61,10 +61,35 @@ STOP_LIKE_TERMS_LEFT = Move(
     examples=(Example("(x+2)(x+5)", "x^2+5x+2x+10"),),
 )
 
+STOP_ROOT_NOT_SIMPLIFIED = Move(
+    key="stop-root-not-simplified",
+    effect=Effect.UNFINISHED,
+    examples=(Example("sqrt(72)", "2sqrt(18)"),),
+)
+STOP_ROOT_IN_DENOMINATOR = Move(
+    key="stop-root-in-denominator",
+    effect=Effect.UNFINISHED,
+    examples=(Example("10/sqrt(5)", "10/sqrt(5)"),),
+)
+STOP_NOT_FULLY_FACTORED = Move(
+    key="stop-not-fully-factored",
+    effect=Effect.UNFINISHED,
+    examples=(Example("3x^2-12", "3(x^2-4)"),),
+)
+STOP_NEGATIVE_EXPONENT = Move(
+    key="stop-negative-exponent",
+    effect=Effect.UNFINISHED,
+    examples=(Example("x^2/x^5", "x^(-3)"),),
+)
+
 ERRORS = (
     ROUNDED_TOO_EARLY,
     SOLUTION_WRONGLY_REJECTED,
     STOP_NOT_LOWEST_TERMS,
     STOP_UNKNOWN_NOT_ALONE,
     STOP_LIKE_TERMS_LEFT,
+    STOP_ROOT_NOT_SIMPLIFIED,
+    STOP_ROOT_IN_DENOMINATOR,
+    STOP_NOT_FULLY_FACTORED,
+    STOP_NEGATIVE_EXPONENT,
 )

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** Takes a line elsewhere: as plain notation, LaTeX, MathML, Typst, or words. */
+import { ref, watch } from 'vue'
+import { api, Refusal, result } from '@/api/client'
+import { words } from '@/texts/en'
+
+const props = defineProps<{
+  /** The line as typed. */
+  text: string
+}>()
+
+const kinds = ['text', 'latex', 'mathml', 'typst', 'spoken'] as const
+const said = ref('')
+
+watch(
+  () => props.text,
+  () => (said.value = ''),
+)
+
+async function copy(kind: (typeof kinds)[number]): Promise<void> {
+  try {
+    const reading = await result(api.POST('/api/algebra/read', { body: { text: props.text } }))
+    await navigator.clipboard.writeText(reading[kind])
+    said.value = words.bench.copied
+  } catch (reason) {
+    said.value = reason instanceof Refusal ? reason.message : String(reason)
+  }
+}
+</script>
+
+<template>
+  <div class="copy">
+    <span class="quiet">{{ words.bench.copyAs }}</span>
+    <button v-for="kind in kinds" :key="kind" type="button" class="kind" @click="copy(kind)">
+      {{ words.bench.copyKinds[kind] }}
+    </button>
+    <span role="status" class="quiet">{{ said }}</span>
+  </div>
+</template>
+
+<style scoped>
+.copy {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 0.7rem;
+  margin-top: 1rem;
+  font-size: 0.86rem;
+}
+.copy > span:first-child {
+  flex-basis: 100%;
+}
+.kind {
+  border: 0;
+  background: none;
+  padding: 0.1rem 0;
+  font: inherit;
+  color: var(--ink);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+</style>
