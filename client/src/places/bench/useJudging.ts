@@ -2,6 +2,7 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
+import { prose } from '@/shared/logic/readable'
 import { marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
 import type { Content } from './content'
@@ -20,7 +21,7 @@ function wordsOf(line: CheckedLine): string {
   if (line.failure) return line.failure.message
   if (line.doubt_name) return line.doubt_name
   if (line.tested && line.verdict === 'unproved') return line.tested
-  return line.says ?? ''
+  return prose(line.says ?? '')
 }
 
 /**

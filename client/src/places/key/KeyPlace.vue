@@ -56,7 +56,7 @@ const stops = computed<StopLine[]>(() => {
     mark: marks[index] ?? 'waiting',
     sides: line.sides ?? null,
     spoken: line.spoken ?? line.text,
-    words: line.error?.name ?? line.says ?? '',
+    words: line.error?.name ?? prose(line.says ?? ''),
   }))
   return [given, ...written]
 })
