@@ -128,9 +128,10 @@ class TreeBuilder(Transformer[Token, Any]):
 
     # powers
     def power(self, base: Expr, caret: Token, exponent: Expr) -> Expr:
-        if isinstance(exponent, Number) and exponent.is_whole:
+        plain_exponent = exponent.body if isinstance(exponent, Bracket) else exponent
+        if isinstance(plain_exponent, Number) and plain_exponent.is_whole:
             limits.require(
-                int(exponent.text) <= limits.EXPONENT,
+                int(plain_exponent.text) <= limits.EXPONENT,
                 f"Exponents are read up to {limits.EXPONENT}.",
                 caret.start_pos,
             )

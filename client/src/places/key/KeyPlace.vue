@@ -2,6 +2,7 @@
 /** The printable key of one example: the spine with its reasons, and the check in the given. */
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { prose } from '@/shared/logic/readable'
 import CandidateCheck from '@/spine/CandidateCheck.vue'
 import { marksOf } from '@/spine/marks'
 import SpineLine from '@/spine/SpineLine.vue'

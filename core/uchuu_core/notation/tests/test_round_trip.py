@@ -101,6 +101,7 @@ def test_an_unreadable_line_says_where_and_what(text: str, at: int, words: str) 
         "x^" * 900 + "2",
         "-" * 500 + "1",
         "x^201",
+        "2^(412)",
         "+".join("abcdefghjklmnopq"),
         "root(61, x)",
         "\\frac" * 300,
