@@ -14,6 +14,7 @@ from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_repro
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.line import judged
+from uchuu_core.checking.named_numbers import named_numbers
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
@@ -126,7 +127,9 @@ def _steps(lines: list[Line | Failure], context: Context) -> list[Step | Failure
             continue
         if context.is_equation:
             line = with_unknown(line, context.unknown, letters(context.given))
-            defined = substitution.define(line) if substitution else None
+            defined = named_numbers(before, line, context)
+            if defined is None and substitution:
+                defined = substitution.define(line)
             if defined is not None:
                 found.append(Step(before, line, defined))
                 continue

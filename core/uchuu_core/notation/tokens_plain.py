@@ -7,6 +7,7 @@ from uchuu_core.notation.tokens import VULGAR_FRACTIONS, Piece, finish, scan
 
 _VULGAR = "".join(VULGAR_FRACTIONS)
 
+_OPENING = re.compile(r"(?i)\s*((let|thus|hence|therefore)\b|∴|⇒|⟹|=>|→)")
 TABLE = re.compile(
     rf"""(?ix)
     (?P<SKIP>[ \t\u00a0]+)
@@ -46,5 +47,8 @@ TABLE = re.compile(
 
 
 def tokens(text: str) -> Iterator[Piece]:
-    """Yield the tokens of a line in plain notation."""
+    """Yield the tokens of a line in plain notation; a word like "let" or "thus" leads nowhere."""
+    opening = _OPENING.match(text)
+    if opening:
+        text = " " * opening.end() + text[opening.end() :]
     return finish(scan(text, TABLE))
