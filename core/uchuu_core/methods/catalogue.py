@@ -3,19 +3,23 @@
 from uchuu_core.contract import Density, Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, ProducedLineRefused
 from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import linear
+from uchuu_core.methods.factoring import FACTORING
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Relation
+from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.tree.paths import letters
 
 METHODS: tuple[Method, ...] = (
     LEFT_TO_RIGHT,
     EXPAND_AND_COLLECT,
+    *FACTORING,
     linear.SIMPLIFY_THEN_UNDO,
     linear.CLEAR_FRACTIONS,
     linear.DIVIDE_FIRST,
@@ -72,6 +76,8 @@ def worked(given: Line, method: Method, unknown: str, density: Density) -> list[
 
 
 def _holds(before: Line, line: Line, unknown: str) -> bool:
+    if line == Outcome("prime"):
+        return is_prime(before, ring(tuple(sorted(letters(before)))))  # type: ignore[arg-type]
     if isinstance(before, Relation):
         algebra = ring((unknown,))
         was, has = solution_set(before, unknown, algebra), solution_set(line, unknown, algebra)

@@ -13,6 +13,7 @@ from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.catalogue import applicable, chosen, worked
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.working.values import value_checks
 
 
 def work(problem: Problem) -> dict[str, Any]:
@@ -55,6 +56,11 @@ def work(problem: Problem) -> dict[str, Any]:
     }
     if problem.task == "solve":
         record |= _answers(end, context)
+    elif end == Outcome("prime"):
+        before = lines[-2].line if len(lines) > 1 else given
+        record |= {"answer": plain(before), "outcome": "prime"}
+    else:
+        record["checks"] = value_checks(given, end)
     return record
 
 
