@@ -7,19 +7,23 @@ from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import linear
+from uchuu_core.methods.domain import DOMAIN
 from uchuu_core.methods.factoring import FACTORING
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
+from uchuu_core.methods.rational import RATIONAL
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.tree.nodes import AllExcept, Either, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
 METHODS: tuple[Method, ...] = (
     LEFT_TO_RIGHT,
     EXPAND_AND_COLLECT,
     *FACTORING,
+    *RATIONAL,
+    DOMAIN,
     linear.SIMPLIFY_THEN_UNDO,
     linear.CLEAR_FRACTIONS,
     linear.DIVIDE_FIRST,
@@ -40,15 +44,16 @@ def chosen(given: Line, task: Task, unknown: str, key: str | None) -> Method:
         OutOfScope: none applies.
     """
     if key is not None:
-        for method in METHODS:
-            if method.key == key:
-                reason = method.refusal(given, unknown)
-                if reason is None and task not in method.tasks:
-                    reason = f"it does not serve the task “{task}”"
-                if reason is not None:
-                    raise MethodDoesNotApply(f"{key} does not apply: {reason}.")
-                return method
-        raise MethodDoesNotApply(f"{key} is not a method that is built yet.")
+        named = [method for method in METHODS if method.key == key]
+        if not named:
+            raise MethodDoesNotApply(f"{key} is not a method that is built yet.")
+        serving = [method for method in named if task in method.tasks]
+        if not serving:
+            raise MethodDoesNotApply(f"{key} does not apply: it does not serve the task “{task}”.")
+        reason = serving[0].refusal(given, unknown)
+        if reason is not None:
+            raise MethodDoesNotApply(f"{key} does not apply: {reason}.")
+        return serving[0]
     found = applicable(given, task, unknown)
     if not found:
         reasons = [m.refusal(given, unknown) for m in METHODS if task in m.tasks]
@@ -66,6 +71,8 @@ def worked(given: Line, method: Method, unknown: str, density: Density) -> list[
     lines = at_density(method.moments(given, unknown), density)
     before = given
     for moment in lines:
+        if _states_domain(given, moment.line):
+            continue  # judged against the given by whoever asked for the domain
         if not _holds(before, moment.line, unknown):
             raise ProducedLineRefused(
                 f"{method.key} wrote “{plain(moment.line)}” under “{plain(before)}”, "
@@ -73,6 +80,12 @@ def worked(given: Line, method: Method, unknown: str, density: Density) -> list[
             )
         before = moment.line
     return lines
+
+
+def _states_domain(given: Line, line: Line) -> bool:
+    return (
+        not isinstance(given, Relation) and isinstance(line, (Relation, Either, AllExcept))
+    ) or (isinstance(line, Outcome) and line.says == "all real numbers")
 
 
 def _holds(before: Line, line: Line, unknown: str) -> bool:

@@ -13,7 +13,7 @@ from typing import Any
 from flint import fmpq, fmpq_mpoly
 
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import Ring, ring
+from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.methods import factoring_trinomials as trinomials
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, shown
 from uchuu_core.methods.polynomials import moments as expanded
@@ -25,6 +25,7 @@ from uchuu_core.methods.written import (
     polynomial_tree,
     product_of,
     product_tree,
+    ring_of,
 )
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Power, Relation, Sum, Term
@@ -66,7 +67,7 @@ def route(given: Line, school: str) -> Route | str:
     """Return how *given* is factored by *school*, or why it cannot be."""
     if isinstance(given, (Relation, Outcome)) or not letters(given):
         return "there is no expression with letters to factor"
-    algebra = ring(tuple(sorted(letters(given))))
+    algebra = ring_of(given)
     try:
         value = algebra.function(given)  # type: ignore[arg-type]
     except (NotRational, Undefined):
@@ -137,7 +138,7 @@ def _squares_of_brackets(node: Expr) -> list[Moment] | None:
             law = "difference-of-squares"
             whole = build.product(pair)
             moments = [Moment(whole, law, says)]
-            algebra = ring(tuple(sorted(letters(whole))))
+            algebra = ring_of(whole)
             number, factors = integer_factors(algebra.function(whole).numerator, algebra)
             collected = product_tree(int(number), factors, algebra)
             if collected != whole:
@@ -402,6 +403,8 @@ def _moments(key: str) -> Any:
     return moments
 
 
+TECHNIQUES = tuple(key for key in _WHY if key not in ("factor", "grouping"))
+"""The methods that are a way to take one polynomial apart."""
 FACTORING = tuple(
     Method(key=key, tasks=("factor",), refusal=_refusal(key), why=why, moments=_moments(key))
     for key, why in _WHY.items()

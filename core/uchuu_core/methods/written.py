@@ -5,12 +5,19 @@ from typing import Any
 
 from flint import fmpq_mpoly
 
-from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Number, Power, Sum, Symbol, Term
+from uchuu_core.tree.nodes import Expr, Line, Number, Power, Sum, Symbol, Term
+from uchuu_core.tree.paths import walk
 
 Factors = tuple[tuple[Any, int], ...]
 """Polynomials with their exponents."""
+
+
+def ring_of(node: Line) -> Ring:
+    """Return the ring in the letters of *node*, in the order in which they stand there."""
+    seen = [part.name for _, part in walk(node) if isinstance(part, Symbol)]
+    return ring(tuple(dict.fromkeys(seen)))
 
 
 def monomial_tree(degrees: tuple[int, ...], ring: Ring) -> Expr:

@@ -3,14 +3,16 @@
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.line import judged
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.contract import Problem
-from uchuu_core.failures import OutOfScope
+from uchuu_core.failures import OutOfScope, ProducedLineRefused
 from uchuu_core.inspecting.difficulty import difficulty
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import excluded_points, rational_solutions
 from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.catalogue import applicable, chosen, worked
+from uchuu_core.methods.method import Moment
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Line, Outcome, Relation
 from uchuu_core.working.values import value_checks
@@ -32,6 +34,8 @@ def work(problem: Problem) -> dict[str, Any]:
     method = chosen(given, problem.task, context.unknown, problem.method)
     lines = worked(given, method, context.unknown, problem.house.density)
     end = lines[-1].line if lines else given
+    if problem.task == "domain":
+        _held_by_the_kernel(lines, context)
     record: dict[str, Any] = {
         "task": problem.task,
         "reads": {"text": plain(given), **shown(given)},
@@ -59,9 +63,22 @@ def work(problem: Problem) -> dict[str, Any]:
     elif end == Outcome("prime"):
         before = lines[-2].line if len(lines) > 1 else given
         record |= {"answer": plain(before), "outcome": "prime"}
-    else:
+    elif problem.task != "domain":
         record["checks"] = value_checks(given, end)
     return record
+
+
+def _held_by_the_kernel(lines: list[Moment], context: Context) -> None:
+    """Judge every line that states a domain.
+
+    Raises:
+        ProducedLineRefused: the kernel refuses one; always a bug of ours.
+    """
+    before = context.given
+    for moment in lines:
+        if judged(before, moment.line, context).verdict != "ok":
+            raise ProducedLineRefused(f"“{plain(moment.line)}” is not the domain of the given.")
+        before = moment.line
 
 
 def _answers(end: Line, context: Context) -> dict[str, Any]:

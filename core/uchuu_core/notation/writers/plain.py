@@ -37,7 +37,8 @@ def plain(line: Line) -> str:
         case ValueSet(members):
             return "{" + ", ".join(plain(member) for member in members) + "}"
         case AllExcept(members):
-            return "all real numbers except " + ", ".join(plain(member) for member in members)
+            *most, last = (plain(member) for member in members)
+            return "all real numbers except " + (f"{', '.join(most)} and {last}" if most else last)
         case Outcome(says):
             return says
         case _:
