@@ -15,7 +15,9 @@ from uchuu_core.methods.catalogue import METHODS, applicable, worked
 from uchuu_core.methods.method import at_density
 from uchuu_core.notation import plain, read
 from uchuu_core.testing.generators import linear_equations, number_expressions, polynomials
-from uchuu_core.tree.nodes import Expr, Relation, Symbol
+from uchuu_core.testing.polynomials import products, rational_expressions, text
+from uchuu_core.tree.nodes import Expr, Join, Line, Outcome, Product, Relation, Symbol
+from uchuu_core.tree.paths import rebuild
 
 DENSITIES: tuple[Density, ...] = ("fine", "board", "key")
 
@@ -133,3 +135,75 @@ def test_a_refusal_says_why(record: dict[str, str], code: str, words: str) -> No
 
     assert caught.value.code == code
     assert words in caught.value.message
+
+
+@given(products())
+@settings(max_examples=60, deadline=None)
+def test_factoring_is_complete_in_every_school_and_agrees_with_the_oracle(
+    expanded: sympy.Expr,
+) -> None:
+    node = read(text(expanded))
+    factors = sympy.factor_list(expanded)[1]
+
+    for method in applicable(node, "factor", "x"):
+        lines = worked(node, method, "x", "fine")  # each is held by the kernel on the way
+        end = lines[-1].line
+        if end == Outcome("prime"):
+            assert len(factors) == 1
+            assert factors[0][1] == 1
+        else:
+            assert unmet_forms(end, "factor") == ()
+            parsed = sympy.sympify(plain(rebuild(end, _dotted)).replace("^", "**"))
+            assert sympy.expand(parsed - expanded) == 0
+
+
+def _dotted(part: Line) -> Line:
+    if isinstance(part, Product):
+        star: Join = "*"
+        return Product(part.factors, (star,) * len(part.joins))
+    return part
+
+
+@given(rational_expressions())
+@settings(max_examples=60, deadline=None)
+def test_rational_expressions_end_in_lowest_terms_in_every_school(written: str) -> None:
+    try:
+        node = read(written)
+        methods = applicable(node, "simplify", "x")
+    except (Undefined, Failure):
+        assume(False)
+    for method in methods:
+        lines = worked(node, method, "x", "fine")  # each is held by the kernel on the way
+        end = lines[-1].line if lines else node
+        assert unmet_forms(end, "simplify", ("single fraction",)) == ()
+
+
+@pytest.mark.parametrize(
+    ("task", "text_", "method", "because"),
+    [
+        ("factor", "x^2+5x+6", "difference-of-squares", "no difference of two squares"),
+        ("factor", "x^2+5x+6", "split-middle-and-group", "leading coefficient"),
+        ("factor", "sqrt(x)+1", "common-factor", "roots"),
+        ("simplify", "(x+1)/(x+2)", "combine-then-divide", "lowest terms"),
+        ("simplify", "(x^2-1)/(x+1)", "sum-of-cubes", "no top or bottom"),
+        ("simplify", "(x^2-1)/(x+1)", "multiply-through-by-lcd", "no fraction stands inside"),
+        ("domain", "1/(x*y)", "exclude-and-require", "more than one letter"),
+    ],
+)
+def test_a_method_that_does_not_apply_says_why(
+    task: str, text_: str, method: str, because: str
+) -> None:
+    with pytest.raises(Failure) as caught:
+        work(problem_from({"task": task, "given": text_, "method": method}))
+
+    assert caught.value.code == "method-does-not-apply"
+    assert because in caught.value.message
+
+
+def test_an_expression_is_checked_with_a_value() -> None:
+    answer = work(problem_from({"task": "factor", "given": "9a^2-81b^2"}))
+
+    (check,) = answer["checks"]
+    assert (check["value"], check["left"], check["right"]) == ("a = 2, b = 3", "-693", "-693")
+    assert answer["outcome"] is None
+    assert work(problem_from({"task": "factor", "given": "x^2+9"}))["outcome"] == "prime"
