@@ -203,3 +203,18 @@ def test_a_line_is_copied_for_another_program(page: Page) -> None:
 
     expect(page.get_by_text("Copied.")).to_be_visible()
     assert page.evaluate("navigator.clipboard.readText()") == r"x=2\sqrt{5}"
+
+
+def test_a_trinomial_is_factored_by_the_school_that_is_chosen(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("6x^2 + 7x - 3")
+    page.get_by_label("Task").select_option("factor")
+
+    page.get_by_role("button", name="split middle and group").click()
+    bench.expect_marks("ok", "ok", "ok")
+    bench.stops.nth(0).click()
+    expect(bench.details).to_contain_text("split the middle term")
+    page.get_by_role("button", name="divide and reduce").click()
+    bench.expect_marks("ok", "ok")
+    expect(page.get_by_label("The answer")).to_contain_text("The answer is right.")

@@ -19,6 +19,7 @@ from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
 from uchuu_core.checking.substitution import Substitution
+from uchuu_core.checking.worked_reasons import reason_by_method
 from uchuu_core.contract import LineError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
@@ -188,7 +189,11 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
         record["doubt"] = doubt.error
         record["doubt_name"] = wordings()[doubt.error].name
         return
-    reason = reason_for(before, line, context.ring)
+    task, unknown = context.problem.task, context.unknown
+    reason = None
+    if task not in ("solve", "evaluate"):
+        reason = reason_by_method(context.given, before, line, task, unknown)
+    reason = reason or reason_for(before, line, context.ring)
     if reason is not None:
         record["law"], record["says"] = reason.law, reason.says
 

@@ -364,7 +364,10 @@ def _refusal(key: str) -> Any:
         found = route(given, key if key in SCHOOLS else SCHOOLS[0])
         if isinstance(found, str):
             return found
-        if key == "factor" or key in found.techniques:
+        if key == "factor":
+            named = found.techniques & set(TECHNIQUES)
+            return "a technique with a name of its own serves" if named else None
+        if key in found.techniques:
             return None
         return _MISSING[key]
 

@@ -16,7 +16,7 @@ const emit = defineEmits<{
 }>()
 
 function methodName(key: string): string {
-  return key.replace(/-/g, ' ')
+  return key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD')
 }
 </script>
 

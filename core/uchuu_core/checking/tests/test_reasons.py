@@ -37,7 +37,7 @@ def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
         ("evaluate", "2^3 + 4^2", "8 + 16", "work-out-power", "2^3 = 8, 4^2 = 16."),
         ("evaluate", "5/6 + 3/8", "20/24 + 9/24", "rewrite-terms", "another form"),
         ("simplify", "6x - (x + 5)", "6x - x - 5", "take-minus-into-bracket", "every sign"),
-        ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Like terms"),
+        ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Collect like terms: 9k − 8k."),
         ("simplify", "x + 3", "3 + x", "reorder", "another order"),
         ("expand", "(y + 4)^2", "(y + 4)(y + 4)", "power-as-product", "as a product"),
     ],
@@ -161,3 +161,35 @@ def test_the_last_line_can_be_judged_without_its_explanation() -> None:
 
     assert (line["verdict"], line["error"]) == ("wrong", None)
     assert line["counter"]
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "lines", "says"),
+    [
+        (
+            "factor",
+            "6x^2+7x-3",
+            ["6x^2+9x-2x-3", "(2x+3)(3x-1)"],
+            [
+                "6 · −3 = −18; 9 and −2 have this product and the sum 7: split the middle term.",
+                "Take a common factor out of each pair. Take the common bracket (2x + 3) out.",
+            ],
+        ),
+        ("simplify", "(x^2-9)/(x^2+3x)", ["((x+3)(x-3))/(x(x+3))"], ["Factor top and bottom."]),
+        (
+            "domain",
+            "1/(x-2)",
+            ["x-2=0", "x=2"],
+            [
+                "A denominator must not be zero: find where it is.",
+                "Each factor zero gives an excluded value.",
+            ],
+        ),
+    ],
+)
+def test_a_line_that_a_method_writes_has_the_sentence_of_the_method(
+    task: str, given: str, lines: list[str], says: list[str]
+) -> None:
+    answer = check(problem_from({"task": task, "given": given, "lines": lines}))
+
+    assert [line["says"] for line in answer["lines"]] == says
