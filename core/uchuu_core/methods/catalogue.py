@@ -12,6 +12,7 @@ from uchuu_core.methods.factoring import FACTORING
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
+from uchuu_core.methods.radicals import RADICALS
 from uchuu_core.methods.rational import RATIONAL
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
@@ -20,6 +21,7 @@ from uchuu_core.tree.paths import letters
 
 METHODS: tuple[Method, ...] = (
     LEFT_TO_RIGHT,
+    *RADICALS,
     EXPAND_AND_COLLECT,
     *FACTORING,
     *RATIONAL,

@@ -6,6 +6,7 @@ from fractions import Fraction
 from math import lcm
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, shown
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws import arithmetic
@@ -230,6 +231,12 @@ def _refusal(line: Line, _unknown: str) -> str | None:
         return "this is an equation; the order of operations works out expressions"
     if letters(line):
         return "the expression holds letters, so it has no single value"
+    try:
+        value_at(line, {})  # type: ignore[arg-type]
+    except NotRational:
+        return "it holds a root that is not exact"
+    except Undefined:
+        return None  # said where the work comes to it
     return None
 
 

@@ -1,6 +1,7 @@
 """Rational expressions: factor and divide out, products, sums over the LCD, complex fractions."""
 
 from collections.abc import Callable, Iterator
+from functools import lru_cache
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
@@ -442,7 +443,9 @@ def _refusal(school: str) -> Callable[[Line, str], str | None]:
     return refusal
 
 
+@lru_cache(maxsize=64)
 def _worked(start: Any, school: str) -> Rational:
+    """Work *start*; remembered, since every school of it asks."""
     found = Rational(start, school)
     found.work()
     return found

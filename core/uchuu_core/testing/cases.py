@@ -15,7 +15,13 @@ BUILT_TOPICS = (
     "linear equations",
 )
 """Topics for which checking, naming and working are built."""
-WORKED_TOPICS = (*BUILT_TOPICS, "factoring", "rational expressions", "complex fractions")
+WORKED_TOPICS = (
+    *BUILT_TOPICS,
+    "factoring",
+    "radicals",
+    "rational expressions",
+    "complex fractions",
+)
 """Topics whose problems are worked."""
 
 

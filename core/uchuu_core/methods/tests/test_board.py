@@ -48,6 +48,31 @@ BOARDS: list[tuple[str, str, str | None, list[str]]] = [
         ["x^2(x + 2) - 9(x + 2)", "(x + 2)(x^2 - 9)", "(x + 2)(x + 3)(x - 3)"],
     ),
     ("factor", "(x+1)^2-9", None, ["(x + 1 + 3)(x + 1 - 3)", "(x + 4)(x - 2)"]),
+    ("simplify", "sqrt(44)", None, ["sqrt(4*11)", "2sqrt(11)"]),
+    ("simplify", "sqrt(44)", "prime-factorisation", ["sqrt(2*2*11)", "2sqrt(11)"]),
+    ("simplify", "sqrt(5)*sqrt(7)", None, ["sqrt(35)"]),
+    (
+        "simplify",
+        "sqrt(24)+sqrt(150)",
+        None,
+        ["sqrt(4*6) + sqrt(25*6)", "2sqrt(6) + 5sqrt(6)", "7sqrt(6)"],
+    ),
+    (
+        "simplify",
+        "24/sqrt(27)",
+        None,
+        ["24/sqrt(9*3)", "24/(3sqrt(3))", "8/sqrt(3)", "8sqrt(3)/(sqrt(3)sqrt(3))", "8sqrt(3)/3"],
+    ),
+    (
+        "simplify",
+        "6/(sqrt(7)+1)",
+        None,
+        [
+            "6(sqrt(7) - 1)/((sqrt(7) + 1)(sqrt(7) - 1))",
+            "(6sqrt(7) - 6)/6",
+            "sqrt(7) - 1",
+        ],
+    ),
     ("simplify", "(x^2-9)/(x^2+3x)", None, ["((x + 3)(x - 3))/(x(x + 3))", "(x - 3)/x"]),
     (
         "simplify",
@@ -206,7 +231,7 @@ def test_the_check_shows_the_arithmetic_of_both_sides(
         ("solve", "1/x = 2", "below a bar"),
         ("solve", "sqrt(x) = 2", "not linear"),
         ("solve", "a*x = 2", "further letters"),
-        ("evaluate", "sqrt(2) + 1", "a root that is not exact"),
+        ("evaluate", "sqrt(2) + 1", "simplest form already"),
     ],
 )
 def test_what_is_not_built_yet_says_so(task: str, given: str, words: str) -> None:

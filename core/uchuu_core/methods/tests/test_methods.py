@@ -5,6 +5,7 @@ from fractions import Fraction
 import pytest
 import sympy
 from hypothesis import assume, given, settings
+from hypothesis import strategies as st
 
 from uchuu_core import Failure, problem_from, work
 from uchuu_core.contract import Density
@@ -176,6 +177,37 @@ def test_rational_expressions_end_in_lowest_terms_in_every_school(written: str) 
         lines = worked(node, method, "x", "fine")  # each is held by the kernel on the way
         end = lines[-1].line if lines else node
         assert unmet_forms(end, "simplify", ("single fraction",)) == ()
+
+
+_ROOT = st.builds(
+    lambda c, r, n: f"{c}{'sqrt' if n == 2 else 'cbrt'}({r})",
+    st.sampled_from(["", "2", "3", "5*"]),
+    st.integers(2, 300),
+    st.just(2),
+)
+_SUM_OF_ROOTS = st.builds(
+    lambda parts, signs: parts[0] + "".join(f"{s}{p}" for s, p in zip(signs, parts[1:])),
+    st.lists(st.one_of(_ROOT, st.integers(1, 12).map(str)), min_size=1, max_size=3),
+    st.lists(st.sampled_from("+-"), min_size=2, max_size=2),
+)
+
+
+@given(
+    _SUM_OF_ROOTS, st.one_of(st.none(), _ROOT, st.builds("{}+{}".format, _ROOT, st.integers(1, 9)))
+)
+@settings(max_examples=120, deadline=None)
+def test_roots_of_numbers_end_simplest_and_rationalised_in_every_school(
+    above: str, below: str | None
+) -> None:
+    node = read(f"({above})/({below})" if below else above)
+    try:
+        methods = [m for m in applicable(node, "simplify", "") if m.key != "factor-and-divide-out"]
+    except (Undefined, Failure):
+        assume(False)
+    for method in methods:
+        lines = worked(node, method, "", "fine")  # each is held by the kernel on the way
+        end = lines[-1].line if lines else node
+        assert unmet_forms(end, "simplify", ("rationalised",)) == ()
 
 
 @pytest.mark.parametrize(
