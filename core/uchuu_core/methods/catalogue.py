@@ -8,12 +8,12 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import linear
 from uchuu_core.methods.domain import DOMAIN
-from uchuu_core.methods.factoring import FACTORING
+from uchuu_core.methods.factoring_methods import FACTORING
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radicals import RADICALS
-from uchuu_core.methods.rational import RATIONAL
+from uchuu_core.methods.rational_methods import RATIONAL
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import AllExcept, Either, Line, Outcome, Relation

@@ -4,7 +4,6 @@ One route serves all schools; a school decides how a trinomial with a leading co
 apart. Which techniques the route used says which of the contract's methods apply.
 """
 
-from collections.abc import Iterator
 from dataclasses import dataclass, field
 from functools import lru_cache
 from math import gcd, isqrt
@@ -15,7 +14,7 @@ from flint import fmpq, fmpq_mpoly
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.methods import factoring_trinomials as trinomials
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
 from uchuu_core.methods.polynomials import moments as expanded
 from uchuu_core.methods.written import (
     factor_tree,
@@ -354,61 +353,3 @@ def _why_prime(polynomial: fmpq_mpoly, algebra: Ring) -> str:
     if len(polynomial) == 2 and _two_terms(polynomial, algebra, 2):
         return "A sum of two squares cannot be factored over the integers."
     return "No common factor and no pattern fits: it cannot be factored over the integers."
-
-
-# the contract's methods
-
-
-def _refusal(key: str) -> Any:
-    def refusal(given: Line, _unknown: str) -> str | None:
-        found = route(given, key if key in SCHOOLS else SCHOOLS[0])
-        if isinstance(found, str):
-            return found
-        if key == "factor":
-            named = found.techniques & set(TECHNIQUES)
-            return "a technique with a name of its own serves" if named else None
-        if key in found.techniques:
-            return None
-        return _MISSING[key]
-
-    return refusal
-
-
-_MISSING = {
-    "common-factor": "the terms have no common factor",
-    "difference-of-squares": "no difference of two squares turns up",
-    "sum-of-cubes": "no sum or difference of two cubes turns up",
-    "perfect-square": "no perfect square trinomial turns up",
-    "sum-product": "no trinomial with leading coefficient 1 turns up",
-    "split-middle-and-group": "no trinomial with another leading coefficient than 1 turns up",
-    "divide-and-reduce": "no trinomial with another leading coefficient than 1 turns up",
-    "grouping": "there are no four terms to group",
-}
-_WHY = {
-    "split-middle-and-group": "Split the middle term by the pair, group, take out: every line is proved.",
-    "divide-and-reduce": "Divide the pair by the leading coefficient, reduce, clear the denominators.",
-    "sum-product": "A pair with the last number as product and the middle one as sum.",
-    "difference-of-squares": "One square less another.",
-    "sum-of-cubes": "Two cubes.",
-    "perfect-square": "The ends are squares and the middle is twice their product.",
-    "grouping": "Four terms that share a bracket two by two.",
-    "common-factor": "All terms share a factor.",
-    "factor": "Common factor, then patterns.",
-}
-
-
-def _moments(key: str) -> Any:
-    def moments(given: Line, _unknown: str) -> Iterator[Moment]:
-        found = route(given, key if key in SCHOOLS else SCHOOLS[0])
-        assert isinstance(found, Route)
-        return iter(found.moments)
-
-    return moments
-
-
-TECHNIQUES = tuple(key for key in _WHY if key not in ("factor", "grouping"))
-"""The methods that are a way to take one polynomial apart."""
-FACTORING = tuple(
-    Method(key=key, tasks=("factor",), refusal=_refusal(key), why=why, moments=_moments(key))
-    for key, why in _WHY.items()
-)

@@ -1,13 +1,11 @@
 """Rational expressions: factor and divide out, products, sums over the LCD, complex fractions."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from functools import lru_cache
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
-from uchuu_core.methods.factoring import FACTORING, SCHOOLS, TECHNIQUES, route
 from uchuu_core.methods.fractions_in_letters import (
     ONE,
     InFactors,
@@ -20,32 +18,37 @@ from uchuu_core.methods.fractions_in_letters import (
 from uchuu_core.methods.fractions_in_letters import (
     Product as Factored,
 )
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
 from uchuu_core.methods.polynomials import expansions
+from uchuu_core.methods.rational_shapes import (
+    Chain,
+    as_product,
+    chain,
+    has_power,
+    is_complex,
+    positive_below,
+    rejoined,
+    terms_of,
+    times,
+    without_negative_exponent,
+)
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
-    Absolute,
     Expr,
-    Join,
-    Line,
     Number,
     Power,
     Product,
     Quotient,
-    Relation,
-    Root,
     Signed,
     Sum,
 )
-from uchuu_core.tree.paths import letters, parts, rebuild
+from uchuu_core.tree.paths import parts, rebuild
 from uchuu_core.tree.shape import unordered
 
 Wrap = Callable[[Expr], Expr]
 Step = tuple[InFactors, Expr]
 """A fraction in factors, and the tree that is written for it."""
-Chain = list[tuple[Expr, bool]]
-"""Factors, each with whether it divides."""
 COMBINE, THROUGH = "combine-then-divide", "multiply-through-by-lcd"
 
 
@@ -63,8 +66,8 @@ class Rational:
         self.moments: list[Moment] = []
         self.now = given
         self.is_complex = any(
-            isinstance(part, Quotient) and part.mark != "÷" and _is_complex(part)
-            for part in parts(rebuild(_as_product(given), _without_negative_exponent))
+            isinstance(part, Quotient) and part.mark != "÷" and is_complex(part)
+            for part in parts(rebuild(as_product(given), without_negative_exponent))
         )
         self._written = self._as_written(given)
 
@@ -85,11 +88,11 @@ class Rational:
         Raises:
             OutOfScope: it is of a kind that is not worked.
         """
-        start = rebuild(self.now, _without_negative_exponent)
+        start = rebuild(self.now, without_negative_exponent)
         if start != self.now:
             says = "A negative exponent means one over the power."
             self._write(start, "negative-exponent", says, BOARD)
-        self._combined(_as_product(start), lambda part: part)
+        self._combined(as_product(start), lambda part: part)
 
     def _write(self, line: Expr, law: str, says: str, weight: int = BOARD) -> None:
         if self._written:
@@ -114,7 +117,7 @@ class Rational:
                 return self._sum(node, wrap)
             case Product() | Quotient():
                 divides = isinstance(node, Quotient) and node.mark != "÷"
-                if self.school == THROUGH and divides and _is_complex(node):  # type: ignore[arg-type]
+                if self.school == THROUGH and divides and is_complex(node):  # type: ignore[arg-type]
                     return self._multiplied_through(node, wrap)  # type: ignore[arg-type]
                 return self._product(node, wrap)
             case Power(base, Number() as exponent) if exponent.is_whole:
@@ -153,7 +156,7 @@ class Rational:
 
     def _product(self, node: Expr, wrap: Wrap) -> Step:
         """Turn division into multiplication, factor everything, divide out, multiply what is left."""
-        listed = _chain(node)
+        listed = chain(node)
         ready: list[tuple[Expr, bool]] = []
         for place, (part, is_below) in enumerate(listed):
             if fraction_in_factors(part, self.algebra) is None:
@@ -165,7 +168,7 @@ class Rational:
                     is_below: bool = is_below,
                     after: Chain = after,
                 ) -> Expr:
-                    return wrap(_rejoined(node, [*before, (new, is_below), *after]))
+                    return wrap(rejoined(node, [*before, (new, is_below), *after]))
 
                 _, part = self._combined(part, inside)
                 listed = [*listed[:place], (part, is_below), *listed[place + 1 :]]
@@ -174,13 +177,13 @@ class Rational:
         if any(is_below for _, is_below in ready):
             turned = [self._turned(part) if below else part for part, below in ready]
             turned = [part for part in turned if part != build.ONE] or [build.ONE]
-            line = wrap(_times(turned))
+            line = wrap(times(turned))
             self._write(
                 line, "multiply-by-reciprocal", "Dividing is multiplying by the reciprocal."
             )
         trees = [fraction.tree(self.algebra) for fraction in fractions]
         if len(trees) > 1:
-            line = wrap(_times([tree for tree in trees if tree != build.ONE]))
+            line = wrap(times([tree for tree in trees if tree != build.ONE]))
             self._write(line, "factor-everything", "Factor every top and bottom.", BOARD)
         whole = fractions[0]
         for fraction in fractions[1:]:
@@ -214,7 +217,7 @@ class Rational:
         """Stretch every fraction to the LCD, write one numerator, collect, divide out."""
         terms = self._simple_terms(node, wrap)
         fractions = [(sign, self._fraction(body, False)) for sign, body in terms]
-        signed = [_positive_below(sign, fraction) for sign, fraction in fractions]
+        signed = [positive_below(sign, fraction) for sign, fraction in fractions]
         common = least_common([fraction.bottom for _, fraction in signed])
         if common == ONE:
             return self._polynomial(node, wrap)
@@ -223,7 +226,7 @@ class Rational:
             self._write(
                 wrap(line), "opposite-factors", "Take −1 out, so that the factors are the same."
             )
-        elif any(len(f.bottom.factors) > 1 or _has_power(f) for _, f in signed) and any(
+        elif any(len(f.bottom.factors) > 1 or has_power(f) for _, f in signed) and any(
             isinstance(getattr(body, "denominator", None), Sum) for _, body in terms
         ):
             line = self._total(
@@ -314,7 +317,7 @@ class Rational:
         inner = [
             self._fraction(body, False).bottom
             for side in (node.numerator, node.denominator)
-            for body in (_terms_of(side))
+            for body in (terms_of(side))
         ]
         common = least_common(inner)
         factor = common.tree(self.algebra)
@@ -340,164 +343,9 @@ class Rational:
         return self._reduced(found, tree, wrap)
 
 
-def _as_product(node: Expr) -> Expr:
-    """Return ``a/b * c/d``, read from the left as ``((a/b)*c)/d``, as a product of two fractions."""
-    match node:
-        case Quotient(Product((*first, last), joins), below, "/") if any(
-            isinstance(part, Quotient) for factor in first for part in parts(factor)
-        ):
-            return Product((*first, Quotient(last, below)), joins)
-        case _:
-            return node
-
-
-def _times(factors: list[Expr]) -> Expr:
-    """Write a product with a dot before every factor."""
-    if len(factors) < 2:
-        return build.product(factors)
-    dot: Join = "*"
-    return Product(tuple(factors), (dot,) * (len(factors) - 1))
-
-
-def _terms_of(node: Expr) -> list[Expr]:
-    return [term.body for term in build.terms_of(node)]
-
-
-def _positive_below(sign: str, fraction: InFactors) -> tuple[str, InFactors]:
-    """Return the term with a positive number below, the sign before it turned where need be."""
-    if fraction.bottom.number > 0:
-        return sign, fraction
-    turned = Factored(-fraction.bottom.number, fraction.bottom.factors)
-    return "-" if sign == "+" else "+", InFactors(fraction.top, turned)
-
-
-def _has_power(fraction: InFactors) -> bool:
-    return any(power > 1 and len(p) > 1 for p, power in fraction.bottom.factors)
-
-
-def _is_complex(node: Quotient) -> bool:
-    return any(
-        isinstance(p, Quotient) for side in (node.numerator, node.denominator) for p in parts(side)
-    )
-
-
-def _chain(node: Expr, is_below: bool = False) -> list[tuple[Expr, bool]]:
-    """Return the factors of products and divisions, each with whether it divides."""
-    match node:
-        case Product(factors, _):
-            return [item for factor in factors for item in _chain(factor, is_below)]
-        case Quotient(numerator, denominator, "÷"):
-            return [*_chain(numerator, is_below), *_chain(denominator, not is_below)]
-        case Quotient(numerator, denominator, _) if _is_complex(node):
-            return [*_chain(numerator, is_below), *_chain(denominator, not is_below)]
-        case _:
-            return [(node, is_below)]
-
-
-def _rejoined(node: Expr, listed: list[tuple[Expr, bool]]) -> Expr:
-    """Write the chain again in the shape of *node*."""
-    above = build.product(part for part, below in listed if not below)
-    below = [part for part, is_below in listed if is_below]
-    if not below:
-        return above
-    mark = node.mark if isinstance(node, Quotient) else "/"
-    return Quotient(above, build.product(below), mark)
-
-
-def _without_negative_exponent(part: Line) -> Line:
-    match part:
-        case Power(base, Signed("-", Number() as exponent)):
-            power = base if exponent.text == "1" else Power(base, exponent)
-            return Quotient(build.ONE, power)
-        case _:
-            return part
-
-
-def _refusal(school: str) -> Callable[[Line, str], str | None]:
-    def refusal(given: Line, _unknown: str) -> str | None:
-        if isinstance(given, Relation) or not letters(given):
-            return "there is no fraction with letters"
-        if any(isinstance(part, (Root, Absolute)) for part in parts(given)):
-            return "it holds roots or absolute values"
-        start = build.without_brackets(given)
-        if not any(
-            (isinstance(p, Quotient) and letters(p.denominator))
-            or (isinstance(p, Power) and isinstance(p.exponent, Signed))
-            for p in parts(start)
-        ):
-            return "no letter stands below a bar"
-        try:
-            worked = _worked(start, school)
-        except (NotRational, Undefined, OutOfScope) as reason:
-            return getattr(reason, "message", "an exponent in it is not a whole number")
-        if not worked.moments:
-            return "it is in lowest terms already"
-        if (school != PLAIN) is not worked.is_complex:
-            return (
-                "a fraction stands inside a fraction"
-                if worked.is_complex
-                else "no fraction stands inside a fraction"
-            )
-        return None
-
-    return refusal
-
-
 @lru_cache(maxsize=64)
-def _worked(start: Any, school: str) -> Rational:
+def worked(start: Any, school: str) -> Rational:
     """Work *start*; remembered, since every school of it asks."""
     found = Rational(start, school)
     found.work()
     return found
-
-
-def _moments(school: str) -> Callable[[Line, str], Iterator[Moment]]:
-    def moments(given: Line, _unknown: str) -> Iterator[Moment]:
-        return iter(_worked(build.without_brackets(given), school).moments)
-
-    return moments
-
-
-def _technique_refusal(key: str) -> Callable[[Line, str], str | None]:
-    """Refuse unless some top or bottom is factored by the technique *key*."""
-    refusal = _refusal(PLAIN)
-
-    def by_technique(given: Line, unknown: str) -> str | None:
-        reason = refusal(given, unknown)
-        if reason is not None:
-            return reason
-        school = key if key in SCHOOLS else SCHOOLS[0]
-        for part in parts(build.without_brackets(given)):
-            if isinstance(part, Quotient):
-                for side in (part.numerator, part.denominator):
-                    found = route(side, school) if letters(side) else ""
-                    if not isinstance(found, str) and key in found.techniques:
-                        return None
-        return "no top or bottom is factored that way"
-
-    return by_technique
-
-
-PLAIN = "factor-and-divide-out"
-_WHY = {
-    COMBINE: "Make top and bottom one fraction each, then multiply by the reciprocal.",
-    THROUGH: "Multiply top and bottom by the LCD of all fractions inside.",
-    PLAIN: "Factor, divide out common factors; sums over the LCD.",
-}
-RATIONAL = (
-    *(
-        Method(key=key, tasks=("simplify",), refusal=_refusal(key), why=why, moments=_moments(key))
-        for key, why in _WHY.items()
-    ),
-    *(
-        Method(
-            key=method.key,
-            tasks=("simplify",),
-            refusal=_technique_refusal(method.key),
-            why=f"{method.why} Then divide out.",
-            moments=_moments(PLAIN),
-        )
-        for method in FACTORING
-        if method.key in TECHNIQUES
-    ),
-)
