@@ -25,7 +25,7 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
-from uchuu_core.testing.cases import BUILT_TOPICS, WORKED_TOPICS, cases
+from uchuu_core.tests.support.cases import BUILT_TOPICS, WORKED_TOPICS, cases
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Join, Line, Product, Relation
 from uchuu_core.tree.paths import letters, rebuild

@@ -8,7 +8,7 @@ from uchuu_core import check, problem_from, work
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.notation import read
-from uchuu_core.testing.cases import BUILT_TOPICS, WORKED_TOPICS, cases
+from uchuu_core.tests.support.cases import BUILT_TOPICS, WORKED_TOPICS, cases
 
 
 def _listed(kind: str, topics: tuple[str, ...] | None) -> list[Any]:

@@ -12,7 +12,7 @@ from uchuu_core.checking.diagnosis import SEARCHED
 from uchuu_core.methods.catalogue import METHODS, applicable, worked
 from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain
-from uchuu_core.testing.generators import linear_equations, number_expressions, polynomials
+from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Expr, Relation

@@ -20,9 +20,9 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solutions import Logarithm, Point
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import plain
-from uchuu_core.testing.equations import equation, sides, zeros_by_looking
-from uchuu_core.testing.oracle import NoValue, are_close, seem_equal, value
-from uchuu_core.testing.pairs import pair
+from uchuu_core.tests.support.equations import equation, sides, zeros_by_looking
+from uchuu_core.tests.support.oracle import NoValue, are_close, seem_equal, value
+from uchuu_core.tests.support.pairs import pair
 
 PAIRS = int(os.environ.get("UCHUU_PAIRS", "600"))
 SHARES = 4

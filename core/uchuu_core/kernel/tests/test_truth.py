@@ -11,7 +11,7 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.kernel.written import solution_texts
 from uchuu_core.notation import plain, read
-from uchuu_core.testing.generators import expressions, linear_equations, polynomials
+from uchuu_core.tests.support.generators import expressions, linear_equations, polynomials
 from uchuu_core.tree.nodes import Expr
 
 _NAMES = {name: sympy.Symbol(name) for name in "xya"}

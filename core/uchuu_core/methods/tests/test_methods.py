@@ -15,8 +15,8 @@ from uchuu_core.kernel.points import Undefined, value_at
 from uchuu_core.methods.catalogue import METHODS, applicable, worked
 from uchuu_core.methods.method import at_density
 from uchuu_core.notation import plain, read
-from uchuu_core.testing.generators import linear_equations, number_expressions, polynomials
-from uchuu_core.testing.polynomials import products, rational_expressions, text
+from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
+from uchuu_core.tests.support.polynomials import products, rational_expressions, text
 from uchuu_core.tree.nodes import Expr, Join, Line, Outcome, Product, Relation, Symbol
 from uchuu_core.tree.paths import rebuild
 

@@ -12,7 +12,7 @@ import pytest
 from uchuu_core import check, limits, problem_from
 from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, mathml, plain, read, spoken, typst
-from uchuu_core.testing.cases import cases
+from uchuu_core.tests.support.cases import cases
 
 INPUTS = int(os.environ.get("UCHUU_FUZZ", "3000"))
 SHARES = 4

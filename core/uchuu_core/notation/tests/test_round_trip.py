@@ -5,8 +5,8 @@ from hypothesis import given, settings
 
 from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, plain, read, shown, spoken
-from uchuu_core.testing.cases import cases
-from uchuu_core.testing.generators import expressions
+from uchuu_core.tests.support.cases import cases
+from uchuu_core.tests.support.generators import expressions
 from uchuu_core.tree.nodes import Expr
 
 

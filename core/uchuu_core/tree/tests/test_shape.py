@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from uchuu_core.notation import plain, read
-from uchuu_core.testing.generators import expressions
+from uchuu_core.tests.support.generators import expressions
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Sum
 from uchuu_core.tree.paths import depth, rebuild, replace_at, walk

@@ -75,7 +75,7 @@ def _commuted(node: Expr, chance: Chance) -> Expr | None:
     return None
 
 
-def _distributed(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _distributed(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Product) and isinstance(node.factors[-1], Sum) and len(node.factors) == 2:
         first = node.factors[0]
         terms = node.factors[1].terms  # type: ignore[union-attr]
@@ -83,7 +83,7 @@ def _distributed(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
     return None
 
 
-def _squared(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _squared(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Power) and node.exponent == _TWO:
         return Product((node.base, node.base), ("*",))
     return None
@@ -99,19 +99,19 @@ def _plus_nothing(node: Expr, chance: Chance) -> Expr:
     return Sum((Term("+", node), Term("+", other), Term("-", other)))
 
 
-def _root_as_power(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _root_as_power(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Root):
         return Power(node.radicand, Quotient(Number("1"), Number(str(node.index))))
     return None
 
 
-def _root_of_square(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _root_of_square(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Absolute):
         return Root(2, Power(node.body, _TWO))
     return None
 
 
-def _square_out_of_root(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _square_out_of_root(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Root) and isinstance(node.radicand, Number):
         for factor in (3, 2):
             whole = int(node.radicand.text)
@@ -134,14 +134,14 @@ def _conjugate(node: Expr, chance: Chance) -> Expr | None:
     return Quotient(Product((node.numerator, other), ("*",)), square) if chance else None
 
 
-def _base_split(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _base_split(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Power) and node.base in (Number("4"), Number("9")):
         base = Number("2") if node.base == Number("4") else Number("3")
         return Power(base, Product((_TWO, node.exponent), ("*",)))
     return None
 
 
-def _exponent_split(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _exponent_split(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Power) and isinstance(node.exponent, Sum):
         return build.product(
             Power(node.base, Signed("-", t.body) if t.sign == "-" else t.body)
@@ -150,27 +150,27 @@ def _exponent_split(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
     return None
 
 
-def _by_reciprocal(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _by_reciprocal(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Quotient):
         return Product((node.numerator, Power(node.denominator, Signed("-", Number("1")))), ("*",))
     return None
 
 
-def _divided_through(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _divided_through(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Quotient) and isinstance(node.numerator, Sum):
         terms = node.numerator.terms
         return Sum(tuple(Term(t.sign, Quotient(t.body, node.denominator)) for t in terms))
     return None
 
 
-def _turned_difference(node: Expr, chance: Chance) -> Expr | None:  # noqa: ARG001
+def _turned_difference(node: Expr, chance: Chance) -> Expr | None:
     if isinstance(node, Sum):
         opposite = tuple(Term("-" if t.sign == "+" else "+", t.body) for t in node.terms)
         return Signed("-", Sum(opposite))
     return None
 
 
-def _bracketed(node: Expr, chance: Chance) -> Expr:  # noqa: ARG001
+def _bracketed(node: Expr, chance: Chance) -> Expr:
     return Bracket(node)
 
 

@@ -12,7 +12,7 @@ from typing import Any
 import mpmath
 
 from uchuu_core.notation import read
-from uchuu_core.testing.oracle import NoValue, are_close, value
+from uchuu_core.tests.support.oracle import NoValue, are_close, value
 from uchuu_core.tree.nodes import Relation
 
 _STEP = Fraction(1, 3)
