@@ -45,6 +45,7 @@ async function open(id: string | undefined): Promise<void> {
   try {
     if (!id) {
       const last = (await result(api.GET('/api/examples')))[0]
+      if (props.id) return // another one was opened meanwhile
       await router.replace({ name: 'bench', params: { id: last?.id ?? 'new' } })
       return
     }

@@ -127,3 +127,14 @@ test('the chosen line is the one whose verdict the details show', async () => {
 
   expect(bench.chosen.value).toBeNull()
 })
+
+test('an example that comes late does not take the place of a later one', async () => {
+  fakeServer(answers)
+  const { value: bench } = entered(() => useBench(() => undefined))
+
+  const slow = bench.open(EXAMPLE.id)
+  await bench.open(null)
+  await slow
+
+  expect(bench.content.value.given).toBe('')
+})

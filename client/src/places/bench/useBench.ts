@@ -13,6 +13,7 @@ export function useBench(created: (id: string) => void) {
   const chosen = ref<number | null>(null)
   const editing = ref<number | null>(null)
   const history = ref(emptyHistory<Content>())
+  let opening = 0
   const saving = useSaving(content, draft, created)
   const judging = useJudging(content, draft)
 
@@ -32,12 +33,15 @@ export function useBench(created: (id: string) => void) {
     chosen.value = editing.value = null
   }
 
+  /** Open an example; when another is opened before it has come, the later one stays. */
   async function open(id: string | null): Promise<void> {
+    const mine = ++opening
     history.value = emptyHistory()
     chosen.value = editing.value = null
     const example = id
       ? await result(api.GET('/api/examples/{identity}', { params: { path: { identity: id } } }))
       : null
+    if (mine !== opening) return
     saving.opened(example)
     content.value = example ? contentOf(example) : blank()
     draft.value = ''
