@@ -13,7 +13,7 @@ from uchuu_core.kernel.exact import Exact
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import Factor, ring
-from uchuu_core.kernel.solutions import SolutionSet, assembled, complement, intersection, union
+from uchuu_core.kernel.solutions import SolutionSet, assembled, complement
 from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import number_text
 from uchuu_core.tree.nodes import (
@@ -121,26 +121,11 @@ def _judged_zeros(line: Line, excluded: frozenset[Factor], context: Context) -> 
 
 
 def _said(line: Line, context: Context) -> SolutionSet:
-    """Return the numbers that *line* allows.
-
-    Several inequalities all hold where that is possible ("x > 1, x < 4"), else any of them does
-    ("x < 1 or x > 4").
-    """
+    """Return the numbers that *line* allows."""
     unknown, one = context.unknown, ring((context.unknown,))
-    match line:
-        case AllExcept(members):
-            return complement(solution_set(ValueSet(members), unknown, one))
-        case Either(options) if all(option.sign == "!=" for option in options):
-            gaps = tuple(Relation(o.left, "=", o.right) for o in options)
-            return complement(solution_set(Either(gaps), unknown, one))
-        case Either(options):
-            allowed = [solution_set(option, unknown, one) for option in options]
-            every = intersection(allowed)
-            return union(allowed) if every.is_empty else every
-        case Relation(left, "!=", right):
-            return complement(solution_set(Relation(left, "=", right), unknown, one))
-        case _:
-            return solution_set(line, unknown, one)
+    if isinstance(line, AllExcept):
+        return complement(solution_set(ValueSet(line.members), unknown, one))
+    return solution_set(line, unknown, one)
 
 
 def _why_not(wanted: SolutionSet, said: SolutionSet, context: Context) -> str | None:

@@ -155,6 +155,8 @@ def compared(
     if was.within(has) and not has.everything and _is_legal_gain(was, has, solved, context):
         texts = sorted(described(point, unknown) for point in adds)
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
+    if was.intervals and has.everything and isinstance(line, Relation) and line.sign == "=":
+        raise NotRational  # squared, perhaps: an identity keeps no trace of it
     if has.within(was) and not was.everything:
         if _only_failing_dropped(was, has, context):
             left_out = sorted(p for p in drops if isinstance(p, Algebraic) and p.is_real)
@@ -197,7 +199,7 @@ def _is_legal_gain(was: SolutionSet, has: SolutionSet, solved: bool, context: Co
     A solved line may only list candidates: values of other sheets, or such that a denominator
     excluded. So may a line under one that has no solution.
     """
-    if not was.sheets <= has.sheets:
+    if not was.sheets <= has.sheets or was.intervals != has.intervals:
         return False
     if not solved and (not was.is_empty or was.sheets):
         return True

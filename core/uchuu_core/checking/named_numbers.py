@@ -1,19 +1,23 @@
 """Lines that name numbers on the way: "a = 2, b = 3, c = -2", "D = 9 + 16 = 25".
 
 They are judged by themselves and are not the next state of the work. The coefficients are those of
-the equation with 0 on one side, the discriminant is theirs; a common factor of all is allowed.
+the equation with 0 on one side, the discriminant is theirs. All three may have a common factor; one
+or two of them, or the discriminant, with another factor than -1 or the content are left undecided.
 """
 
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.judgement import Judgement
+from uchuu_core.kernel.algebraic import primitive
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.tree.nodes import Chain, Either, Line, Relation, Symbol
 from uchuu_core.tree.paths import letters
 
 _COEFFICIENTS = {"a": 2, "b": 1, "c": 0}
 _DISCRIMINANTS = ("D", "d", "Δ", "δ")
+Coefficients = tuple[fmpq, fmpq, fmpq]
+"""c, b, a: from the constant up."""
 Named = dict[str, list[fmpq]]
 """Each letter with all values that the line gives it (a chain gives several)."""
 
@@ -33,10 +37,10 @@ def named_numbers(before: Line, line: Line, context: Context) -> Judgement | Non
     if wanted is None:
         return None
     if set(found) <= set(_COEFFICIENTS):
-        return Judgement("ok" if _are_multiples(found, wanted) else "wrong", is_aside=True)
+        return _judged_coefficients(found, wanted)
     if len(found) == 1 and next(iter(found)) in _DISCRIMINANTS:
         (value,) = found.values()
-        return Judgement("ok" if _is_discriminant(value, wanted) else "wrong", is_aside=True)
+        return _judged_discriminant(value, wanted)
     return None
 
 
@@ -60,7 +64,7 @@ def _named(line: Line, known: frozenset[str]) -> Named:
     return found
 
 
-def _quadratic(before: Line, context: Context) -> tuple[fmpq, fmpq, fmpq] | None:
+def _quadratic(before: Line, context: Context) -> Coefficients | None:
     """Return c, b, a of an equation of the second degree in the unknown alone."""
     if not isinstance(before, Relation) or letters(before) != {context.unknown}:
         return None
@@ -78,16 +82,33 @@ def _quadratic(before: Line, context: Context) -> tuple[fmpq, fmpq, fmpq] | None
     return c, b, a
 
 
-def _are_multiples(found: dict[str, fmpq], wanted: tuple[fmpq, fmpq, fmpq]) -> bool:
-    pairs = [(value, wanted[_COEFFICIENTS[name]]) for name, value in found.items()]
-    scale = next((mine / theirs for mine, theirs in pairs if theirs != 0), fmpq(1))
-    return scale != 0 and all(mine == theirs * scale for mine, theirs in pairs)
+_UNDECIDED = "the equation may have been multiplied first"
 
 
-def _is_discriminant(value: fmpq, wanted: tuple[fmpq, fmpq, fmpq]) -> bool:
-    c, b, a = wanted
-    discriminant = b * b - 4 * a * c
-    if discriminant == 0 or value == 0:
-        return bool(discriminant == value)
-    ratio = value / discriminant
-    return bool(ratio > 0 and ratio.p.is_square() and ratio.q.is_square())
+def _usual(wanted: Coefficients) -> list[Coefficients]:
+    """Return the equation's coefficients as they stand, divided by their content, and opposite."""
+    whole = primitive(list(wanted))
+    found = [wanted, (fmpq(whole[0]), fmpq(whole[1]), fmpq(whole[2]))]
+    return [*found, *((-c, -b, -a) for c, b, a in found)]
+
+
+def _judged_coefficients(found: dict[str, fmpq], wanted: Coefficients) -> Judgement:
+    mine = {_COEFFICIENTS[name]: value for name, value in found.items()}
+    if any(all(usual[n] == v for n, v in mine.items()) for usual in _usual(wanted)):
+        return Judgement("ok", is_aside=True)
+    scale = next((v / wanted[n] for n, v in mine.items() if wanted[n] != 0), fmpq(1))
+    if scale == 0 or any(v != wanted[n] * scale for n, v in mine.items()):
+        return Judgement("wrong", is_aside=True)
+    if len(mine) == len(_COEFFICIENTS):
+        return Judgement("ok", is_aside=True)
+    return Judgement("unproved", "tested", tested=_UNDECIDED, is_aside=True)
+
+
+def _judged_discriminant(value: fmpq, wanted: Coefficients) -> Judgement:
+    known = [b * b - 4 * a * c for c, b, a in _usual(wanted)]
+    if value in known:
+        return Judgement("ok", is_aside=True)
+    ratio = value / known[0] if known[0] != 0 else fmpq(0)
+    if ratio > 0 and ratio.p.is_square() and ratio.q.is_square():
+        return Judgement("unproved", "tested", tested=_UNDECIDED, is_aside=True)
+    return Judgement("wrong", is_aside=True)

@@ -52,30 +52,30 @@ def intervals(breaks: list[Algebraic]) -> Iterator[tuple[Algebraic | None, Algeb
 
 
 def cells(
-    atoms: tuple[Factor, ...], names: tuple[str, ...], *, non_negative: bool = False
+    atoms: tuple[Factor, ...], names: tuple[str, ...], non_negative: frozenset[str] = frozenset()
 ) -> Iterator[Cell]:
     """Yield all cells.
 
     Args:
         atoms: Irreducible polynomials in the letters *names*.
-        non_negative: Leave out what lies below zero in any letter (a house rule).
+        non_negative: Letters of which what lies below zero is left out (a house rule).
     Raises:
         NotRational: too many polynomials in several letters.
     """
     used = frozenset().union(*(atom.letters for atom in atoms)) if atoms else frozenset()
     if len(names) == 1 and used:
         zeros = real_zeros(atoms)
-        if non_negative:
+        if names[0] in non_negative:
             zeros = sorted({*(z for z in zeros if not z < _ZERO), _ZERO})
         for low, high in intervals(zeros):
-            if non_negative and low is None:
+            if names[0] in non_negative and low is None:
                 continue
             sample = between(low, high)
             yield Cell({a: 1 if _value(a, sample) > 0 else -1 for a in atoms}, low, high, sample)
         return
     if len(atoms) > MOST_ATOMS:
         raise NotRational
-    choices = [_signs_of(atom, non_negative=non_negative) for atom in atoms]
+    choices = [_signs_of(atom, non_negative) for atom in atoms]
     for pattern in patterns(*choices):
         yield Cell(dict(zip(atoms, pattern, strict=True)))
 
@@ -83,9 +83,9 @@ def cells(
 _ZERO = Algebraic((0, 1), 0)
 
 
-def _signs_of(atom: Factor, *, non_negative: bool) -> tuple[int, ...]:
+def _signs_of(atom: Factor, non_negative: frozenset[str]) -> tuple[int, ...]:
     if len(atom.letters) == 1 and not atom.has_real_zero:
         return (1 if _value(atom, fmpq(0)) > 0 else -1,)
-    if non_negative and all(c > 0 for c in atom.polynomial.coeffs()):
+    if atom.letters <= non_negative and all(c > 0 for c in atom.polynomial.coeffs()):
         return (1,)
     return (1, -1)

@@ -14,8 +14,8 @@ from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.tree.nodes import Expr, Sum, Term
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.nodes import Expr, Power, Quotient, Root, Sum, Term
+from uchuu_core.tree.paths import letters, parts
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,19 +70,50 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
     return _in_cells(left, right, names, numbers)
 
 
+def letters_under_even_roots(*nodes: Expr) -> frozenset[str]:
+    """Return the letters that stand under an even root, or in a base with an exponent like 1/2."""
+    found: frozenset[str] = frozenset()
+    for node in nodes:
+        for part in parts(node):
+            if isinstance(part, Root) and part.index % 2 == 0:
+                found |= letters(part.radicand)
+            elif isinstance(part, Power) and isinstance(part.exponent, Quotient):
+                found |= letters(part.base)
+    return found
+
+
 def has_value(node: Expr, numbers: Numbers = REAL) -> bool:
-    """Return whether *node* has a value anywhere; True where that is not decided."""
+    """Return whether *node* has a value anywhere.
+
+    Raises:
+        NotRational: that is not decided.
+    """
     names = letters_of(node, is_complex=numbers.is_complex)
     try:
         if not names:
             Exact({}, is_complex=numbers.is_complex).sign(node)
             return True
+    except Undefined:
+        return False
+    except Undecided:
+        raise NotRational from None
+    try:
         ring(names).function(node)
     except Undefined:
         return False
-    except (NotRational, Undecided):
-        pass
+    except NotRational:
+        return _has_value_somewhere(node, names, numbers)
     return True
+
+
+def _has_value_somewhere(node: Expr, names: tuple[str, ...], numbers: Numbers) -> bool:
+    for point in simple_points(names):
+        try:
+            Exact(point, is_complex=numbers.is_complex).near(node)
+        except (Undefined, Undecided):
+            continue
+        return True
+    raise NotRational
 
 
 def counter_example(left: Expr, right: Expr) -> Counter | None:
@@ -161,7 +192,8 @@ def value_texts(
 
 
 def _in_cells(left: Expr, right: Expr, names: tuple[str, ...], numbers: Numbers) -> Agreement:
-    points = _points(names, numbers)
+    assumed = letters_under_even_roots(left, right) if numbers.non_negative else frozenset()
+    points = _points(names, assumed)
     tried = list(islice(points, _POINTS_BEFORE_PROOF))
     refuted = _refuted_at(left, right, tried, numbers)
     if refuted:
@@ -169,7 +201,13 @@ def _in_cells(left: Expr, right: Expr, names: tuple[str, ...], numbers: Numbers)
     open_cells, was_defined = [], False
     try:
         plan = Plan((left, right), ring(names))
-        for cell in cells(plan.signed, names, non_negative=numbers.non_negative):
+        if plan.has_letter_powers:  # proved for positive bases only: whole exponents allow others
+            more = list(points)
+            tried += more
+            refuted = _refuted_at(left, right, more, numbers)
+            if refuted:
+                return refuted
+        for cell in cells(plan.signed, names, assumed):
             try:
                 equal = _equal_in(left, right, plan, cell, numbers)
             except Undefined:
@@ -196,9 +234,9 @@ def _equal_in(left: Expr, right: Expr, plan: Plan, cell: Cell, numbers: Numbers)
     )
 
 
-def _points(names: tuple[str, ...], numbers: Numbers) -> Iterator[dict[str, fmpq]]:
+def _points(names: tuple[str, ...], assumed: frozenset[str]) -> Iterator[dict[str, fmpq]]:
     for point in simple_points(names):
-        if not (numbers.non_negative and any(value < 0 for value in point.values())):
+        if not any(value < 0 and name in assumed for name, value in point.items()):
             yield point
 
 

@@ -40,7 +40,7 @@ def solutions_of_exponential(
         elif len(factor) == 2:
             found |= _two_terms(field, factor)
         elif len(used) == 1 and sum(d > 0 for d in factor.degrees()) == 1:
-            found |= _one_power(used[0], factor)
+            found |= _one_power(field, used[0], factor)
         else:
             found |= {Opaque(_written(field, factor))}
     return found
@@ -157,11 +157,11 @@ def _logarithm(listed: list[tuple[int, Coefficients]]) -> frozenset[Point]:
     )
 
 
-def _one_power(generator: Generator, factor: fmpq_mpoly) -> frozenset[Point]:
+def _one_power(field: Extension, generator: Generator, factor: fmpq_mpoly) -> frozenset[Point]:
     """Solve a polynomial in one exponential u = p^(xᵏ/M): its positive roots are values of u."""
     degree = generator.monomial[0]
     if degree != 1 or generator.share != 1:
-        return frozenset({Opaque(str(factor))})
+        return frozenset({Opaque(_written(field, factor))})
     assert isinstance(generator.atom, int)
     found: set[Point] = set()
     by_power: dict[int, fmpq] = {}

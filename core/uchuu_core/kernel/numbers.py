@@ -9,7 +9,8 @@ class Numbers:
 
     Attributes:
         is_complex: ``i`` is the imaginary unit, negatives have square roots.
-        non_negative: a house rule: letters under even roots are not negative.
+        non_negative: a house rule for expressions: letters under even roots are not negative.
+            It says nothing of the unknown of an equation.
     """
 
     is_complex: bool = False

@@ -217,6 +217,11 @@ class Plan:
             self.shares[key] = lcm(self.shares.get(key, 1), int(value.q))
 
     @property
+    def has_letter_powers(self) -> bool:
+        """Whether a letter stands in the exponent of a base that holds letters."""
+        return any(monomial and isinstance(atom, Factor) for atom, monomial in self.shares)
+
+    @property
     def has_exponentials(self) -> bool:
         """Whether a letter stands in an exponent."""
         return any(monomial for _, monomial in self.shares)

@@ -21,7 +21,7 @@ from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import Factor, Ring, ring
-from uchuu_core.kernel.solutions import Point, SolutionSet, assembled, union
+from uchuu_core.kernel.solutions import Point, SolutionSet, assembled, intersection, union
 from uchuu_core.tree.nodes import (
     AllExcept,
     Chain,
@@ -43,7 +43,9 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
     """Return the solutions of *line* for *unknown* among *numbers*.
 
     Args:
-        line: A relation, several joined by "or", a set of values, or an outcome in words.
+        line: A relation, several joined by "or", a set of values, or an outcome in words. Several
+            inequalities all hold where that is possible ("x > 1, x < 4"), else any of them does
+            ("x < 1 or x > 4").
         algebra: The ring of all lines that are to be compared.
     Raises:
         NotRational: the line is not of a kind that is solved.
@@ -71,9 +73,12 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
                 return _of_relation(written_out[0], unknown, algebra, numbers)
         case _:
             raise NotRational
-    if any(isinstance(branch, Relation) and branch.sign == "!=" for branch in written_out):
-        raise NotRational  # "x != 1, x != 2": all hold; a remark on the domain
-    return union([solution_set(branch, unknown, algebra, numbers) for branch in written_out])
+    found = [solution_set(branch, unknown, algebra, numbers) for branch in written_out]
+    signs = {branch.sign for branch in written_out if isinstance(branch, Relation)}
+    if "=" in signs:
+        return union(found)
+    every = intersection(found)
+    return union(found) if every.is_empty else every
 
 
 def _factors(line: Line, unknown: str, algebra: Ring, numbers: Numbers) -> frozenset[Factor]:
@@ -176,7 +181,7 @@ def _of_roots(line: Relation, unknown: str, domain: Domain, numbers: Numbers) ->
     solved_cells: list[Cell] = []
     sheets: frozenset[Point] = frozenset()
     others: frozenset[Point] = frozenset()
-    for cell in cells(plan.signed, (unknown,), non_negative=numbers.non_negative):
+    for cell in cells(plan.signed, (unknown,)):
         field = Extension(plan, cell.signs)
         try:
             zero = field.element(difference(line.left, line.right))
@@ -294,16 +299,3 @@ def excluded_points(factors: frozenset[Factor], unknown: str) -> list[Algebraic]
     """Return the real values of *unknown* that make one of *factors* zero, ascending."""
     found = {z for f in factors for z in points_of(f, unknown, REAL) if isinstance(z, Algebraic)}
     return sorted(found)
-
-
-def candidates(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REAL) -> list[Algebraic]:
-    """Return the real numbers that solve *line* or fail it only by a root or a denominator."""
-    found = solution_set(line, unknown, algebra, numbers)
-    numbers_found = {
-        z
-        for f in found.sheets
-        if isinstance(f, Factor)
-        for z in points_of(f, unknown, numbers)
-        if isinstance(z, Algebraic)
-    }
-    return sorted(numbers_found) if not numbers.is_complex else list(numbers_found)

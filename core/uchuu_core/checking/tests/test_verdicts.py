@@ -7,8 +7,27 @@ import pytest
 from uchuu_core import check, problem_from
 from uchuu_core.checking.tests.papers import PAPERS
 
+_NON_NEGATIVE = {"house": {"radicals": "non-negative"}}
+FALSE_ONCE: list[tuple[str, str, list[str], list[str], dict[str, Any]]] = [
+    ("solve", "sqrt(5-x)=7", ["5-x=49", "x=-44"], ["may-add", "ok"], _NON_NEGATIVE),
+    ("simplify", "|x|", ["x"], ["wrong"], _NON_NEGATIVE),
+    ("simplify", "sqrt(x^2)+|y|", ["x+y"], ["wrong"], _NON_NEGATIVE),
+    ("simplify", "sqrt(x^2)+|y|", ["x+|y|"], ["ok"], _NON_NEGATIVE),
+    ("solve", "2^x-3*2^(x/2)+1=0", ["3^x-3*3^(x/2)+1=0"], ["unproved"], {}),
+    ("solve", "|x-3|<2", ["-2<x-3<2", "1<x<5"], ["ok", "ok"], {}),
+    ("solve", "x-1>1", ["2x>2"], ["wrong"], {}),
+    ("solve", "2x^2+3x-2=0", ["a=7"], ["unproved"], {}),
+    ("solve", "2x^2+3x-2=0", ["a=2", "b=3", "c=-2", "D=25"], ["ok"] * 4, {}),
+    ("solve", "x^2+x-2=0", ["D=36"], ["unproved"], {}),
+    ("solve", "x^2+x-2=0", ["D=10"], ["wrong"], {}),
+    ("simplify", "sqrt(x^(2n))", ["x^n"], ["wrong"], {}),
+    ("simplify", "sqrt(-x^2-1)", ["no real value"], ["unproved"], {}),
+    ("solve", "sqrt(x^2)=x", ["x^2=x^2"], ["unproved"], {}),
+]
+"""Papers that got a false verdict before; what cannot be known is undecided."""
 
-@pytest.mark.parametrize(("task", "given", "lines", "verdicts", "more"), PAPERS)
+
+@pytest.mark.parametrize(("task", "given", "lines", "verdicts", "more"), PAPERS + FALSE_ONCE)
 def test_verdicts_on_ordinary_school_work(
     task: str, given: str, lines: list[str], verdicts: list[str], more: dict[str, Any]
 ) -> None:

@@ -45,42 +45,19 @@ SOLUTION_WRONGLY_REJECTED = Move(
     examples=(Example("7x=0", "no solution"),),
     refuses=("7x",),
 )
-STOP_NOT_LOWEST_TERMS = Move(
-    key="stop-not-lowest-terms",
-    effect=Effect.UNFINISHED,
-    examples=(Example("8/12+2/12", "10/12"),),
-)
-STOP_UNKNOWN_NOT_ALONE = Move(
-    key="stop-unknown-not-alone",
-    effect=Effect.UNFINISHED,
-    examples=(Example("4x-1=11", "4x=12"),),
-)
-STOP_LIKE_TERMS_LEFT = Move(
-    key="stop-like-terms-left",
-    effect=Effect.UNFINISHED,
-    examples=(Example("(x+2)(x+5)", "x^2+5x+2x+10"),),
-)
 
-STOP_ROOT_NOT_SIMPLIFIED = Move(
-    key="stop-root-not-simplified",
-    effect=Effect.UNFINISHED,
-    examples=(Example("sqrt(72)", "2sqrt(18)"),),
-)
-STOP_ROOT_IN_DENOMINATOR = Move(
-    key="stop-root-in-denominator",
-    effect=Effect.UNFINISHED,
-    examples=(Example("10/sqrt(5)", "10/sqrt(5)"),),
-)
-STOP_NOT_FULLY_FACTORED = Move(
-    key="stop-not-fully-factored",
-    effect=Effect.UNFINISHED,
-    examples=(Example("3x^2-12", "3(x^2-4)"),),
-)
-STOP_NEGATIVE_EXPONENT = Move(
-    key="stop-negative-exponent",
-    effect=Effect.UNFINISHED,
-    examples=(Example("x^2/x^5", "x^(-3)"),),
-)
+
+def _stop(key: str, before: str, line: str) -> Move:
+    return Move(key=key, effect=Effect.UNFINISHED, examples=(Example(before, line),))
+
+
+STOP_NOT_LOWEST_TERMS = _stop("stop-not-lowest-terms", "8/12+2/12", "10/12")
+STOP_UNKNOWN_NOT_ALONE = _stop("stop-unknown-not-alone", "4x-1=11", "4x=12")
+STOP_LIKE_TERMS_LEFT = _stop("stop-like-terms-left", "(x+2)(x+5)", "x^2+5x+2x+10")
+STOP_ROOT_NOT_SIMPLIFIED = _stop("stop-root-not-simplified", "sqrt(72)", "2sqrt(18)")
+STOP_ROOT_IN_DENOMINATOR = _stop("stop-root-in-denominator", "10/sqrt(5)", "10/sqrt(5)")
+STOP_NOT_FULLY_FACTORED = _stop("stop-not-fully-factored", "3x^2-12", "3(x^2-4)")
+STOP_NEGATIVE_EXPONENT = _stop("stop-negative-exponent", "x^2/x^5", "x^(-3)")
 
 ERRORS = (
     ROUNDED_TOO_EARLY,

@@ -131,7 +131,7 @@ def _conjugate(node: Expr, chance: Chance) -> Expr | None:
         return None
     other = Sum((terms[0], Term("-" if terms[1].sign == "+" else "+", root)))
     square = Sum((Term("+", Power(terms[0].body, _TWO)), Term("-", root.radicand)))
-    return Quotient(Product((node.numerator, other), ("*",)), square) if chance else None
+    return Quotient(Product((node.numerator, other), ("*",)), square)
 
 
 def _base_split(node: Expr, chance: Chance) -> Expr | None:
