@@ -11,6 +11,7 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
+from uchuu_core.methods.method import Posed
 from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Line, Relation, Symbol
 from uchuu_core.tree.paths import letters, rebuild
@@ -26,6 +27,11 @@ class Context:
     ring: Ring
     numbers: Numbers
     original: SolutionSet | None
+
+    @property
+    def posed(self) -> Posed:
+        """The problem as methods see it."""
+        return Posed(self.given, self.unknown, self.numbers)
 
     @property
     def is_equation(self) -> bool:

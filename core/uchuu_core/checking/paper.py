@@ -189,10 +189,10 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
         record["doubt"] = doubt.error
         record["doubt_name"] = wordings()[doubt.error].name
         return
-    task, unknown = context.problem.task, context.unknown
+    task = context.problem.task
     reason = None
     if task not in ("solve", "evaluate"):
-        reason = reason_by_method(context.given, before, line, task, unknown)
+        reason = reason_by_method(context.posed, before, line, task)
     reason = reason or reason_for(before, line, context.ring)
     if reason is not None:
         record["law"], record["says"] = reason.law, reason.says

@@ -9,7 +9,7 @@ from uchuu_core.contract import Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.methods.catalogue import applicable
-from uchuu_core.methods.method import Moment
+from uchuu_core.methods.method import Moment, Posed
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.shape import unordered
@@ -19,13 +19,13 @@ MOST_JOINED = 4
 
 
 @lru_cache(maxsize=64)
-def _routes(given: Line, task: Task, unknown: str) -> tuple[tuple[tuple[Any, Moment], ...], ...]:
-    """Return the moments of every method that works *given*, each with its comparable form."""
+def _routes(posed: Posed, task: Task) -> tuple[tuple[tuple[Any, Moment], ...], ...]:
+    """Return the moments of every method that works the problem, each with its comparable form."""
     found = []
     with limits.within(limits.SEARCH_SECONDS):
         try:
-            for method in applicable(given, task, unknown):
-                moments = method.moments(given, unknown)
+            for method in applicable(posed, task):
+                moments = method.moments(posed)
                 found.append(tuple((_form(m.line), m) for m in moments))
                 limits.check_time()
         except (limits.OutOfTime, Failure, NotRational, Undefined):
@@ -37,20 +37,20 @@ def _form(line: Line) -> Any:
     return unordered(without_brackets(line))
 
 
-def reason_by_method(
-    given: Line, before: Line, line: Line, task: Task, unknown: str
-) -> Reason | None:
+def reason_by_method(posed: Posed, before: Line, line: Line, task: Task) -> Reason | None:
     """Return the reason of *line* under *before* when some method goes from one to the other.
 
     A line that joins some moments of the method has all their sentences.
     """
     start, end = _form(before), _form(line)
-    for route in _routes(given, task, unknown):
+    for route in _routes(posed, task):
         forms = [form for form, _ in route]
         if end not in forms:
             continue
         last = forms.index(end)
-        first = forms.index(start) + 1 if start in forms else 0 if start == _form(given) else None
+        first = (
+            forms.index(start) + 1 if start in forms else 0 if start == _form(posed.given) else None
+        )
         if first is None or not 0 <= last - first < MOST_JOINED:
             continue
         joined = [moment for _, moment in route[first : last + 1]]

@@ -43,7 +43,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
         "excluded": excluded_of(context),
         "methods": [
             {"method": m.key, "why": m.why, "lines": _length(m, context)}
-            for m in applicable(given, problem.task, context.unknown)
+            for m in applicable(context.posed, problem.task)
         ],
         "traps": [],
         "finished_means": _FINISHED[problem.task],
@@ -79,4 +79,4 @@ def _kind_of_equation(given: Relation, context: Context) -> str:
 
 
 def _length(method: Method, context: Context) -> int:
-    return len(worked(context.given, method, context.unknown, context.problem.house.density))
+    return len(worked(context.posed, method, context.problem.house.density))

@@ -4,12 +4,14 @@ from uchuu_core.contract import Density, Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, ProducedLineRefused
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import is_prime
+from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import linear
 from uchuu_core.methods.domain import DOMAIN
+from uchuu_core.methods.exponents import EXPONENTS
 from uchuu_core.methods.factoring_methods import FACTORING
-from uchuu_core.methods.method import Method, Moment, at_density
+from uchuu_core.methods.method import Method, Moment, Posed, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radicals import RADICALS
@@ -22,6 +24,7 @@ from uchuu_core.tree.paths import letters
 METHODS: tuple[Method, ...] = (
     LEFT_TO_RIGHT,
     *RADICALS,
+    *EXPONENTS,
     EXPAND_AND_COLLECT,
     *FACTORING,
     *RATIONAL,
@@ -33,12 +36,12 @@ METHODS: tuple[Method, ...] = (
 )
 
 
-def applicable(given: Line, task: Task, unknown: str) -> list[Method]:
+def applicable(posed: Posed, task: Task) -> list[Method]:
     """Return the methods that apply, the default first."""
-    return [m for m in METHODS if task in m.tasks and m.refusal(given, unknown) is None]
+    return [m for m in METHODS if task in m.tasks and m.refusal(posed) is None]
 
 
-def chosen(given: Line, task: Task, unknown: str, key: str | None) -> Method:
+def chosen(posed: Posed, task: Task, key: str | None) -> Method:
     """Return the method named *key*, or the default.
 
     Raises:
@@ -52,30 +55,34 @@ def chosen(given: Line, task: Task, unknown: str, key: str | None) -> Method:
         serving = [method for method in named if task in method.tasks]
         if not serving:
             raise MethodDoesNotApply(f"{key} does not apply: it does not serve the task “{task}”.")
-        reason = serving[0].refusal(given, unknown)
-        if reason is not None:
-            raise MethodDoesNotApply(f"{key} does not apply: {reason}.")
-        return serving[0]
-    found = applicable(given, task, unknown)
+        reasons = []
+        for method in serving:
+            reason = method.refusal(posed)
+            if reason is None:
+                return method
+            reasons.append(reason)
+        because = "; ".join(dict.fromkeys(reasons))
+        raise MethodDoesNotApply(f"{key} does not apply: {because}.")
+    found = applicable(posed, task)
     if not found:
-        reasons = [m.refusal(given, unknown) for m in METHODS if task in m.tasks]
-        because = reasons[-1] if reasons else "no method serves this task yet"
+        refused = [m.refusal(posed) for m in METHODS if task in m.tasks]
+        because = refused[-1] if refused else "no method serves this task yet"
         raise OutOfScope(f"This problem cannot be worked yet: {because}.")
     return found[0]
 
 
-def worked(given: Line, method: Method, unknown: str, density: Density) -> list[Moment]:
+def worked(posed: Posed, method: Method, density: Density) -> list[Moment]:
     """Return the lines of *method* at *density*, each held true by the kernel.
 
     Raises:
         ProducedLineRefused: the kernel refuses a line; always a bug of ours.
     """
-    lines = at_density(method.moments(given, unknown), density)
-    before = given
+    lines = at_density(method.moments(posed), density)
+    before = posed.given
     for moment in lines:
-        if _states_domain(given, moment.line):
+        if _states_domain(posed.given, moment.line):
             continue  # judged against the given by whoever asked for the domain
-        if not _holds(before, moment.line, unknown):
+        if not _holds(before, moment.line, posed):
             raise ProducedLineRefused(
                 f"{method.key} wrote “{plain(moment.line)}” under “{plain(before)}”, "
                 "which does not follow."
@@ -90,22 +97,24 @@ def _states_domain(given: Line, line: Line) -> bool:
     ) or (isinstance(line, Outcome) and line.says == "all real numbers")
 
 
-def _holds(before: Line, line: Line, unknown: str) -> bool:
+def _holds(before: Line, line: Line, posed: Posed) -> bool:
     if line == Outcome("prime"):
         return is_prime(before, ring(tuple(sorted(letters(before)))))  # type: ignore[arg-type]
     if isinstance(before, Relation):
-        algebra = ring((unknown,))
-        was, has = solution_set(before, unknown, algebra), solution_set(line, unknown, algebra)
+        algebra = ring((posed.unknown,))
+        was, has = (
+            solution_set(each, posed.unknown, algebra, posed.numbers) for each in (before, line)
+        )
         return was.same_solutions(has)
-    return agreement(before, line).verdict == "equal"  # type: ignore[arg-type]
+    return agreement(before, line, posed.numbers).verdict == "equal"  # type: ignore[arg-type]
 
 
-def next_line(before: Line, task: Task, unknown: str) -> Line | None:
+def next_line(before: Line, task: Task, unknown: str, numbers: Numbers = REAL) -> Line | None:
     """Return the next board line after *before*, None when it is finished or cannot be worked."""
-    given = without_brackets(before)
-    found = applicable(given, task, unknown)
+    posed = Posed(without_brackets(before), unknown, numbers)
+    found = applicable(posed, task)
     if not found:
         return None
-    for moment in at_density(found[0].moments(given, unknown), "board"):
+    for moment in at_density(found[0].moments(posed), "board"):
         return moment.line
     return None

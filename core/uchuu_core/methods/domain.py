@@ -8,7 +8,7 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.kernel.written import tree_of
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
 from uchuu_core.methods.written import integer_factors, product_tree
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -48,7 +48,8 @@ def _holds_fraction(node: Expr) -> bool:
     return any(isinstance(part, Quotient) for part in parts(node))
 
 
-def _refusal(given: Line, unknown: str) -> str | None:
+def _refusal(posed: Posed) -> str | None:
+    given, unknown = posed.given, posed.unknown
     if isinstance(given, (Relation, Outcome)):
         return "this is not an expression"
     if letters(given) != {unknown}:
@@ -60,13 +61,14 @@ def _refusal(given: Line, unknown: str) -> str | None:
     if roots and (below or len(roots) > 1):
         return "roots together with denominators are not worked yet"
     try:
-        list(_moments(given, unknown))
+        list(_moments(posed))
     except (NotRational, Undefined):
         return "what stands below a bar or under a root is not solved yet"
     return None
 
 
-def _moments(given: Line, unknown: str) -> Iterator[Moment]:
+def _moments(posed: Posed) -> Iterator[Moment]:
+    given, unknown = posed.given, posed.unknown
     below = _denominators(given)
     root = next((p for p in parts(given) if isinstance(p, Root) and p.index % 2 == 0), None)
     if root is not None and letters(root):

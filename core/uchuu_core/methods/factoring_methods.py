@@ -4,13 +4,12 @@ from collections.abc import Iterator
 from typing import Any
 
 from uchuu_core.methods.factoring import SCHOOLS, Route, route
-from uchuu_core.methods.method import Method, Moment
-from uchuu_core.tree.nodes import Line
+from uchuu_core.methods.method import Method, Moment, Posed
 
 
 def _refusal(key: str) -> Any:
-    def refusal(given: Line, _unknown: str) -> str | None:
-        found = route(given, key if key in SCHOOLS else SCHOOLS[0])
+    def refusal(posed: Posed) -> str | None:
+        found = route(posed.given, key if key in SCHOOLS else SCHOOLS[0])
         if isinstance(found, str):
             return found
         if key == "factor":
@@ -47,8 +46,8 @@ _WHY = {
 
 
 def _moments(key: str) -> Any:
-    def moments(given: Line, _unknown: str) -> Iterator[Moment]:
-        found = route(given, key if key in SCHOOLS else SCHOOLS[0])
+    def moments(posed: Posed) -> Iterator[Moment]:
+        found = route(posed.given, key if key in SCHOOLS else SCHOOLS[0])
         assert isinstance(found, Route)
         return iter(found.moments)
 

@@ -6,7 +6,7 @@ from math import lcm
 
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, Posed, shown
 from uchuu_core.methods.polynomials import expansions, open_subtracted
 from uchuu_core.moves.laws.equations import both_sides, denominators, scaled_side
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
@@ -159,25 +159,25 @@ def _continued(start: Line, first: Iterator[Moment], unknown: str) -> Iterator[M
     yield from undo(now, unknown)
 
 
-def simplify_then_undo(line: Line, unknown: str) -> Iterator[Moment]:
+def simplify_then_undo(posed: Posed) -> Iterator[Moment]:
     """Simplify both sides; letters to one side, numbers to the other; undo the coefficient."""
-    assert isinstance(line, Relation)
-    yield from _continued(build.without_brackets(line), simplified(line), unknown)
+    line = build.without_brackets(posed.given)
+    yield from _continued(line, simplified(line), posed.unknown)
 
 
-def clear_fractions(line: Line, unknown: str) -> Iterator[Moment]:
+def clear_fractions(posed: Posed) -> Iterator[Moment]:
     """Multiply every term by the common denominator, then simplify and undo."""
-    now = build.without_brackets(line)
+    now = build.without_brackets(posed.given)
     factor = Fraction(lcm(*denominators(now.left), *denominators(now.right)))
     cleared = Relation(scaled_side(now.left, factor), "=", scaled_side(now.right, factor))
     says = f"Multiply every term by the common denominator, {factor}."
     yield Moment(cleared, "clear-denominators", says)
-    yield from _continued(cleared, simplified(cleared), unknown)
+    yield from _continued(cleared, simplified(cleared), posed.unknown)
 
 
-def divide_first(line: Line, unknown: str) -> Iterator[Moment]:
+def divide_first(posed: Posed) -> Iterator[Moment]:
     """Divide every term by the coefficient of the unknown first, keeping fractions."""
-    now = build.without_brackets(line)
+    now, unknown = build.without_brackets(posed.given), posed.unknown
     for moment in simplified(now):
         now = moment.line
         yield moment
@@ -196,9 +196,9 @@ def divide_first(line: Line, unknown: str) -> Iterator[Moment]:
     yield from undo(now, unknown)
 
 
-def reverse_order(line: Line, unknown: str) -> Iterator[Moment]:
+def reverse_order(posed: Posed) -> Iterator[Moment]:
     """Undo what happens to the unknown, last thing first."""
-    now = build.without_brackets(line)
+    now, unknown = build.without_brackets(posed.given), posed.unknown
     if unknown in letters(now.right):
         now = Relation(now.right, "=", now.left)
         yield Moment(now, "turn-equation-round", "Write the side with the unknown first.", 0)
@@ -227,7 +227,8 @@ def reverse_order(line: Line, unknown: str) -> Iterator[Moment]:
 # when each applies
 
 
-def _not_linear(line: Line, unknown: str) -> str | None:
+def _not_linear(posed: Posed) -> str | None:
+    line, unknown = posed.given, posed.unknown
     if not isinstance(line, Relation) or line.sign != "=":
         return "this is not an equation"
     if letters(line) - {unknown}:
@@ -245,8 +246,9 @@ def _not_linear(line: Line, unknown: str) -> str | None:
     return None
 
 
-def _no_fractions(line: Line, unknown: str) -> str | None:
-    reason = _not_linear(line, unknown)
+def _no_fractions(posed: Posed) -> str | None:
+    line = posed.given
+    reason = _not_linear(posed)
     if reason:
         return reason
     assert isinstance(line, Relation)
@@ -256,8 +258,9 @@ def _no_fractions(line: Line, unknown: str) -> str | None:
     return None
 
 
-def _not_once(line: Line, unknown: str) -> str | None:
-    reason = _not_linear(line, unknown)
+def _not_once(posed: Posed) -> str | None:
+    line, unknown = posed.given, posed.unknown
+    reason = _not_linear(posed)
     if reason:
         return reason
     if sum(part == Symbol(unknown) for _, part in walk(line)) != 1:

@@ -5,10 +5,11 @@ leaves lines out and joins their sentences; it never changes the route.
 """
 
 from collections.abc import Callable, Iterable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from uchuu_core.contract import Density, Task
 from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.notation import plain
 from uchuu_core.tree.nodes import Line
 
@@ -21,12 +22,26 @@ _LEAST_WEIGHT: dict[Density, int] = {"fine": RIDES_ALONG, "board": BOARD, "key":
 
 @dataclass(frozen=True, slots=True)
 class Moment:
-    """One line of work. ``weight``: 0 only at fine density, 1 on the board, 2 in a key."""
+    """One line of work.
+
+    ``weight``: 0 only at fine density, 1 on the board, 2 in a key. ``condition``: what the line
+    needs to hold (“x != 0”), empty when nothing.
+    """
 
     line: Line
     law: str
     says: str
     weight: int = BOARD
+    condition: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Posed:
+    """A problem as methods see it: what is given, the unknown ("" for none), its numbers."""
+
+    given: Line
+    unknown: str = ""
+    numbers: Numbers = REAL
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,16 +51,16 @@ class Method:
     Args:
         key: The contract's name.
         tasks: Tasks it serves.
-        refusal: Given line and unknown, why it does not apply; None when it does.
+        refusal: Why it does not apply; None when it does.
         why: Said when it applies.
         moments: Yields the lines after the given.
     """
 
     key: str
     tasks: tuple[Task, ...]
-    refusal: Callable[[Line, str], str | None]
+    refusal: Callable[[Posed], str | None]
     why: str
-    moments: Callable[[Line, str], Iterator[Moment]]
+    moments: Callable[[Posed], Iterator[Moment]]
 
 
 def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
@@ -67,7 +82,7 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
             waiting.append(moment.says)
             continue
         says = " ".join(dict.fromkeys([*waiting, moment.says])) if least == BOARD else moment.says
-        written.append(Moment(moment.line, moment.law, says, moment.weight))
+        written.append(replace(moment, says=says))
         waiting = []
     return written
 

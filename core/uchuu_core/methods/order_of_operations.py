@@ -3,11 +3,13 @@
 import itertools
 from collections.abc import Iterator
 from fractions import Fraction
-from math import lcm
+from math import gcd, lcm
+
+from flint import fmpz
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
-from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, Posed, shown
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws import arithmetic
 from uchuu_core.moves.laws.arithmetic import written
@@ -71,6 +73,8 @@ def _places(node: Expr, path: Path = (), groups: Groups = ()) -> Iterator[_Place
             return
     if isinstance(node, (Absolute, Root)):
         yield from _root_or_absolute(node, path, groups)
+    elif isinstance(node, Power):
+        yield from _fractional_power(node, path, groups)
 
 
 def _root_or_absolute(node: Absolute | Root, path: Path, groups: Groups) -> Iterator[_Place]:
@@ -82,14 +86,44 @@ def _root_or_absolute(node: Absolute | Root, path: Path, groups: Groups) -> Iter
     value = numeral(node.radicand)
     if value is None or value < 0:
         return
-    roots = [round(side ** (1 / node.index)) for side in (value.numerator, value.denominator)]
-    if Fraction(roots[0] ** node.index, roots[1] ** node.index) == value:
-        new = build.number(Fraction(roots[0], roots[1]))
-        yield _Place(path, node, new, "work-out-power", groups)
+    root = exact_root(value, node.index)
+    if root is not None:
+        yield _Place(path, node, build.number(root), "work-out-power", groups)
+
+
+def _fractional_power(node: Power, path: Path, groups: Groups) -> Iterator[_Place]:
+    base, exponent = numeral(node.base), numeral(node.exponent)
+    if base is None or exponent is None or base < 0 or exponent.denominator > 60:
+        return
+    root = exact_root(base, exponent.denominator)
+    if root is not None and (root or exponent > 0) and abs(exponent.numerator) < 60:
+        yield _Place(path, node, build.number(root**exponent.numerator), "work-out-power", groups)
+
+
+def exact_root(value: Fraction, index: int) -> Fraction | None:
+    """Return the root of *value* (from 0 up) when it is rational, else None."""
+    roots = [fmpz(side).root(index) for side in (value.numerator, value.denominator)]
+    found = Fraction(int(roots[0]), int(roots[1]))
+    return found if found**index == value else None
 
 
 def _sentence(place: _Place) -> str:
     text = shown(place.part)
+    match place.part:
+        case Power(base, Signed("-", exponent)):
+            turned = (
+                Quotient(base.denominator, base.numerator) if isinstance(base, Quotient) else None
+            )
+            power = Power(turned or base, exponent)
+            above = power if turned else Quotient(build.ONE, power)
+            return f"{text} = {shown(above)} = {shown(place.new)}."
+        case Power(base, Quotient(top, Number() as index)) if index.is_whole:
+            root = Root(int(index.text), base)
+            power: Expr = root if top == build.ONE else Power(root, top)
+            return f"{text} = {shown(power)} = {shown(place.new)}."
+        case Quotient(Number() as top, Number() as bottom, "/") if isinstance(place.new, Quotient):
+            shared = gcd(int(top.value), int(bottom.value))
+            return f"Divide top and bottom by {shared}: {text} = {shown(place.new)}."
     if isinstance(place.part, Sum) and len(place.part.terms) > 2:
         before, after = place.part.terms, build.terms_of(place.new)
         changed = [n for n in range(len(after)) if before[n] != after[n]] or [len(after)]
@@ -102,6 +136,12 @@ def _sentence(place: _Place) -> str:
     else:
         result = shown(place.new)
     return f"{text} = {result}."
+
+
+def _turned(node: Quotient) -> Expr:
+    if node.numerator == build.ONE:
+        return node.denominator
+    return Quotient(node.denominator, node.numerator)
 
 
 def _stretched(node: Sum, factor: int) -> Sum | None:
@@ -128,12 +168,16 @@ def _has_decimals(line: Line) -> bool:
     return any(isinstance(p, Number) and not p.is_whole for _, p in walk(line))
 
 
-def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
+def moments(line: Line) -> Iterator[Moment]:
     """Yield the lines that work out an expression of plain numbers."""
     now: Expr = line  # type: ignore[assignment]
     if any(isinstance(part, Mixed) for _, part in walk(now)) and not isinstance(now, Mixed):
         now = rebuild(now, _improper)
         yield Moment(now, "improper-fraction", "Mixed numbers become improper fractions.", BOARD)
+    if _has_decimals(now) and any(_is_unusual_power(part) for _, part in walk(now)):
+        now = fractions_for_decimals(now)  # type: ignore[assignment]
+        yield Moment(now, "decimal-as-fraction", "Write decimals as common fractions.")
+    now = rebuild(now, _fractions_together)
     decimals = _has_decimals(now)
     while True:
         places = list(_places(now))
@@ -194,6 +238,31 @@ def _common_denominators(now: Expr, chosen: list[_Place]) -> Iterator[Moment]:
         )
 
 
+def _is_unusual_power(part: Line) -> bool:
+    return isinstance(part, Power) and not isinstance(part.exponent, Number)
+
+
+def _fractions_together(part: Line) -> Line:
+    """Read ``3/4*2/9``, which is typed in one line, as a product of two fractions."""
+    match part:
+        case Quotient(Product(factors, _), Number() as below, "/") if len(factors) > 1:
+            *first, last = factors
+            if isinstance(last, Number) and any(isinstance(f, Quotient) for f in first):
+                return build.product([*first, Quotient(last, below)])
+    return part
+
+
+def fractions_for_decimals(line: Line) -> Line:
+    """Return *line* with decimals and mixed numbers written as common fractions."""
+
+    def change(part: Line) -> Line:
+        if isinstance(part, Mixed) or (isinstance(part, Number) and not part.is_whole):
+            return build.number(part.value)
+        return part
+
+    return rebuild(line, change)  # type: ignore[no-any-return]
+
+
 def _improper(part: Line) -> Line:
     return build.number(part.value) if isinstance(part, Mixed) else part
 
@@ -226,17 +295,21 @@ def worked_out(node: Expr) -> list[Line]:
     return kept[-3:] if len(kept) > 3 else kept
 
 
-def _refusal(line: Line, _unknown: str) -> str | None:
+def _refusal(posed: Posed) -> str | None:
+    line = posed.given
     if isinstance(line, Relation):
         return "this is an equation; the order of operations works out expressions"
     if letters(line):
         return "the expression holds letters, so it has no single value"
     try:
         value_at(line, {})  # type: ignore[arg-type]
-    except NotRational:
-        return "it holds a root that is not exact"
     except Undefined:
         return None  # said where the work comes to it
+    except NotRational:
+        try:
+            list(moments(line))
+        except OutOfScope:
+            return "it holds a root that is not exact"
     return None
 
 
@@ -245,5 +318,5 @@ LEFT_TO_RIGHT = Method(
     tasks=("evaluate", "simplify"),
     refusal=_refusal,
     why="Only numbers: brackets first, then powers, then × and ÷, then + and −, from the left.",
-    moments=moments,
+    moments=lambda posed: moments(posed.given),
 )

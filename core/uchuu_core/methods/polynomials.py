@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from uchuu_core.failures import OutOfScope
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
 from uchuu_core.tree import build
@@ -134,7 +134,7 @@ def open_subtracted(line: Line) -> Line:
     return rebuild(line, _bare_terms)  # type: ignore[no-any-return]
 
 
-def moments(line: Line, _unknown: str = "") -> Iterator[Moment]:
+def moments(line: Line) -> Iterator[Moment]:
     """Yield the lines that expand an expression and collect its like terms."""
     now: Line = line
     for moment in expansions(line):
@@ -161,7 +161,8 @@ def _collected_says(node: Sum) -> str:
     return f"Collect like terms: {'; '.join(joined)}." if joined else "Collect like terms."
 
 
-def _refusal(line: Line, _unknown: str) -> str | None:
+def _refusal(posed: Posed) -> str | None:
+    line = posed.given
     if isinstance(line, Relation):
         return "this is an equation"
     if not letters(line):
@@ -183,5 +184,5 @@ EXPAND_AND_COLLECT = Method(
     tasks=("simplify", "expand"),
     refusal=_refusal,
     why="Open every bracket, then join like terms.",
-    moments=moments,
+    moments=lambda posed: moments(posed.given),
 )

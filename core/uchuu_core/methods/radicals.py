@@ -10,11 +10,10 @@ from typing import Any
 from flint import fmpz
 
 from uchuu_core.failures import OutOfScope
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,
-    Line,
     Number,
     Power,
     Product,
@@ -305,8 +304,9 @@ _MISSING = {
 }
 
 
-def _refusal(key: str) -> Callable[[Line, str], str | None]:
-    def refusal(given: Line, _unknown: str) -> str | None:
+def _refusal(key: str) -> Callable[[Posed], str | None]:
+    def refusal(posed: Posed) -> str | None:
+        given = posed.given
         if isinstance(given, Relation) or letters(given):
             return "letters under roots are not worked yet"
         start = build.without_brackets(given)
@@ -326,9 +326,9 @@ def _refusal(key: str) -> Callable[[Line, str], str | None]:
     return refusal
 
 
-def _moments(key: str) -> Callable[[Line, str], Iterator[Moment]]:
-    def moments(given: Line, _unknown: str) -> Iterator[Moment]:
-        return iter(_worked(build.without_brackets(given), key).moments)
+def _moments(key: str) -> Callable[[Posed], Iterator[Moment]]:
+    def moments(posed: Posed) -> Iterator[Moment]:
+        return iter(_worked(build.without_brackets(posed.given), key).moments)
 
     return moments
 

@@ -115,7 +115,7 @@ class Rational:
                 return negative, build.negative(tree)
             case Sum():
                 return self._sum(node, wrap)
-            case Product() | Quotient():
+            case Product() | Quotient() if len(chain(node)) > 1:
                 divides = isinstance(node, Quotient) and node.mark != "÷"
                 if self.school == THROUGH and divides and is_complex(node):  # type: ignore[arg-type]
                     return self._multiplied_through(node, wrap)  # type: ignore[arg-type]

@@ -6,17 +6,18 @@ from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.methods.factoring import SCHOOLS, route
 from uchuu_core.methods.factoring_methods import FACTORING, TECHNIQUES
-from uchuu_core.methods.method import Method, Moment
+from uchuu_core.methods.method import Method, Moment, Posed
 from uchuu_core.methods.rational import COMBINE, THROUGH, worked
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Absolute, Line, Power, Quotient, Relation, Root, Signed
+from uchuu_core.tree.nodes import Absolute, Power, Quotient, Relation, Root, Signed
 from uchuu_core.tree.paths import letters, parts
 
 PLAIN = "factor-and-divide-out"
 
 
-def _refusal(school: str) -> Callable[[Line, str], str | None]:
-    def refusal(given: Line, _unknown: str) -> str | None:
+def _refusal(school: str) -> Callable[[Posed], str | None]:
+    def refusal(posed: Posed) -> str | None:
+        given = posed.given
         if isinstance(given, Relation) or not letters(given):
             return "there is no fraction with letters"
         if any(isinstance(part, (Root, Absolute)) for part in parts(given)):
@@ -45,23 +46,23 @@ def _refusal(school: str) -> Callable[[Line, str], str | None]:
     return refusal
 
 
-def _moments(school: str) -> Callable[[Line, str], Iterator[Moment]]:
-    def moments(given: Line, _unknown: str) -> Iterator[Moment]:
-        return iter(worked(build.without_brackets(given), school).moments)
+def _moments(school: str) -> Callable[[Posed], Iterator[Moment]]:
+    def moments(posed: Posed) -> Iterator[Moment]:
+        return iter(worked(build.without_brackets(posed.given), school).moments)
 
     return moments
 
 
-def _technique_refusal(key: str) -> Callable[[Line, str], str | None]:
+def _technique_refusal(key: str) -> Callable[[Posed], str | None]:
     """Refuse unless some top or bottom is factored by the technique *key*."""
     refusal = _refusal(PLAIN)
 
-    def by_technique(given: Line, unknown: str) -> str | None:
-        reason = refusal(given, unknown)
+    def by_technique(posed: Posed) -> str | None:
+        reason = refusal(posed)
         if reason is not None:
             return reason
         school = key if key in SCHOOLS else SCHOOLS[0]
-        for part in parts(build.without_brackets(given)):
+        for part in parts(build.without_brackets(posed.given)):
             if isinstance(part, Quotient):
                 for side in (part.numerator, part.denominator):
                     found = route(side, school) if letters(side) else ""

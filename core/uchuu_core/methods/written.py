@@ -43,11 +43,13 @@ def polynomial_terms(polynomial: fmpq_mpoly, ring: Ring) -> list[tuple[Fraction,
 
 
 def polynomial_tree(polynomial: fmpq_mpoly, ring: Ring) -> Expr:
-    """Write a polynomial with its terms in descending order."""
+    """Write a polynomial with its terms in descending order; of two, a positive one first."""
     terms: list[Term] = []
     for coefficient, degrees in polynomial_terms(polynomial, ring):
         body = build.times(abs(coefficient), monomial_tree(degrees, ring))
         terms.append(Term("-" if coefficient < 0 else "+", body))
+    if [term.sign for term in terms] == ["-", "+"]:
+        terms.reverse()
     return build.total(terms)
 
 

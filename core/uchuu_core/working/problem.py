@@ -31,8 +31,9 @@ def work(problem: Problem) -> dict[str, Any]:
     given = context.given
     if problem.task == "solve" and not isinstance(given, Relation):
         raise OutOfScope("There is nothing to solve: the given is not an equation.")
-    method = chosen(given, problem.task, context.unknown, problem.method)
-    lines = worked(given, method, context.unknown, problem.house.density)
+    posed = context.posed
+    method = chosen(posed, problem.task, problem.method)
+    lines = worked(posed, method, problem.house.density)
     end = lines[-1].line if lines else given
     if problem.task == "domain":
         _held_by_the_kernel(lines, context)
@@ -40,7 +41,7 @@ def work(problem: Problem) -> dict[str, Any]:
         "task": problem.task,
         "reads": {"text": plain(given), **shown(given)},
         "method": method.key,
-        "methods": [m.key for m in applicable(given, problem.task, context.unknown)],
+        "methods": [m.key for m in applicable(posed, problem.task)],
         "lines": [
             {
                 "text": plain(moment.line),

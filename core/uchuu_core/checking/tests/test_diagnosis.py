@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from uchuu_core import check, problem_from
 from uchuu_core.checking.diagnosis import SEARCHED
 from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.methods.method import Posed
 from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
@@ -76,8 +77,8 @@ def test_a_planted_error_is_named(task: str, before: str, line: str, error: str)
 
 
 def _paper(task: str, node: Expr | Relation) -> dict:  # type: ignore[type-arg]
-    method = METHODS[0] if task == "evaluate" else applicable(node, "solve", "x")[0]
-    lines = worked(node, method, "x" if task == "solve" else "", "board")
+    method = METHODS[0] if task == "evaluate" else applicable(Posed(node, "x"), "solve")[0]
+    lines = worked(Posed(node, "x" if task == "solve" else ""), method, "board")
     return {"task": task, "given": plain(node), "lines": [plain(m.line) for m in lines]}
 
 

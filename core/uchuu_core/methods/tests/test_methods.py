@@ -13,7 +13,7 @@ from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import is_finished_number, unmet_forms
 from uchuu_core.kernel.points import Undefined, value_at
 from uchuu_core.methods.catalogue import METHODS, applicable, worked
-from uchuu_core.methods.method import at_density
+from uchuu_core.methods.method import Posed, at_density
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
 from uchuu_core.tests.support.polynomials import products, rational_expressions, text
@@ -30,8 +30,8 @@ def test_every_linear_method_reaches_the_known_solution(
 ) -> None:
     equation, solution = problem
 
-    for method in applicable(equation, "solve", "x"):
-        lines = worked(equation, method, "x", "board")
+    for method in applicable(Posed(equation, "x"), "solve"):
+        lines = worked(Posed(equation, "x"), method, "board")
         end = lines[-1].line if lines else equation
 
         assert isinstance(end, Relation)
@@ -50,7 +50,7 @@ def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
     text = plain(node).replace("^", "**").replace("÷", "/")
     expected = sympy.sympify(text, rational=True)
 
-    lines = worked(node, METHODS[0], "", "board")
+    lines = worked(Posed(node), METHODS[0], "board")
     end = lines[-1].line if lines else node
 
     assert is_finished_number(end)  # type: ignore[arg-type]
@@ -60,10 +60,10 @@ def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
 @given(polynomials())
 @settings(max_examples=100, deadline=None)
 def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
-    methods = [m for m in applicable(node, "expand", "") if m.key == "expand-and-collect"]
+    methods = [m for m in applicable(Posed(node), "expand") if m.key == "expand-and-collect"]
     assume(methods)
     try:
-        lines = worked(node, methods[0], "", "board")
+        lines = worked(Posed(node), methods[0], "board")
     except Failure as refusal:
         assert refusal.code == "out-of-scope"
         return
@@ -76,8 +76,8 @@ def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
 @settings(max_examples=60, deadline=None)
 def test_density_only_leaves_lines_out(problem: tuple[Relation, Fraction]) -> None:
     equation, _ = problem
-    method = applicable(equation, "solve", "x")[0]
-    moments = list(method.moments(equation, "x"))
+    method = applicable(Posed(equation, "x"), "solve")[0]
+    moments = list(method.moments(Posed(equation, "x")))
 
     fine, board, key = ([m.line for m in at_density(moments, density)] for density in DENSITIES)
 
@@ -146,8 +146,8 @@ def test_factoring_is_complete_in_every_school_and_agrees_with_the_oracle(
     node = read(text(expanded))
     factors = sympy.factor_list(expanded)[1]
 
-    for method in applicable(node, "factor", "x"):
-        lines = worked(node, method, "x", "fine")  # each is held by the kernel on the way
+    for method in applicable(Posed(node, "x"), "factor"):
+        lines = worked(Posed(node, "x"), method, "fine")  # each is held by the kernel on the way
         end = lines[-1].line
         if end == Outcome("prime"):
             assert len(factors) == 1
@@ -170,11 +170,11 @@ def _dotted(part: Line) -> Line:
 def test_rational_expressions_end_in_lowest_terms_in_every_school(written: str) -> None:
     try:
         node = read(written)
-        methods = applicable(node, "simplify", "x")
+        methods = applicable(Posed(node, "x"), "simplify")
     except (Undefined, Failure):
         assume(False)
     for method in methods:
-        lines = worked(node, method, "x", "fine")  # each is held by the kernel on the way
+        lines = worked(Posed(node, "x"), method, "fine")  # each is held by the kernel on the way
         end = lines[-1].line if lines else node
         assert unmet_forms(end, "simplify", ("single fraction",)) == ()
 
@@ -201,11 +201,13 @@ def test_roots_of_numbers_end_simplest_and_rationalised_in_every_school(
 ) -> None:
     node = read(f"({above})/({below})" if below else above)
     try:
-        methods = [m for m in applicable(node, "simplify", "") if m.key != "factor-and-divide-out"]
+        methods = [
+            m for m in applicable(Posed(node), "simplify") if m.key != "factor-and-divide-out"
+        ]
     except (Undefined, Failure):
         assume(False)
     for method in methods:
-        lines = worked(node, method, "", "fine")  # each is held by the kernel on the way
+        lines = worked(Posed(node), method, "fine")  # each is held by the kernel on the way
         end = lines[-1].line if lines else node
         assert unmet_forms(end, "simplify", ("rationalised",)) == ()
 

@@ -1,0 +1,330 @@
+"""Products of powers: a bracket's power goes to every factor, same bases are gathered, then negative exponents cross the bar."""
+
+from collections.abc import Callable, Iterator
+from fractions import Fraction
+from functools import lru_cache
+
+from uchuu_core.failures import OutOfScope
+from uchuu_core.methods.bases import Base, as_primes, common_base
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
+from uchuu_core.methods.order_of_operations import fractions_for_decimals
+from uchuu_core.methods.powers import Exponents, Powers, powers_of, same_factors
+from uchuu_core.methods.written import ring_of
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Expr,
+    Line,
+    Number,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+)
+from uchuu_core.tree.paths import parts
+
+PRIMES, SAME_BASE, LAWS = "prime-factorisation", "same-base", "laws-of-exponents"
+
+
+def numbers_in(node: Expr) -> list[Fraction]:
+    """Return the positive numbers that stand as factors or bases, fractions as one number."""
+    match node:
+        case Number():
+            return [node.value]
+        case Quotient(Number() as top, Number() as bottom, _) if bottom.value:
+            return [top.value / bottom.value]
+        case Power(base, _):
+            return numbers_in(base)
+        case Root(_, radicand):
+            return numbers_in(radicand)
+        case Signed(_, body):
+            return numbers_in(body)
+        case Product(factors, _):
+            return [n for factor in factors for n in numbers_in(factor)]
+        case Quotient(top, bottom, _):
+            return [*numbers_in(top), *numbers_in(bottom)]
+        case _:
+            return []
+
+
+def in_base(node: Expr, base: Base) -> Expr:
+    """Write every number of *node* that stands as a factor or a base as a power of *base*."""
+    match node:
+        case Number() | Quotient(Number(), Number(), _):
+            (value,) = numbers_in(node)
+            exponent = base.exponent_of(value)
+            if not exponent or exponent == 1:
+                return node
+            return Power(base.tree, build.number(exponent))
+        case Power(below, exponent):
+            return Power(in_base(below, base), exponent)
+        case Root(index, radicand):
+            power = base.exponent_of(numbers_in(radicand)[0]) if numbers_in(radicand) else None
+            if power is None:
+                return node
+            return Power(base.tree, build.number(Fraction(power, index)))
+        case Signed(sign, body):
+            return Signed(sign, in_base(body, base))
+        case Product(factors, _):
+            return build.product(in_base(factor, base) for factor in factors)
+        case Quotient(top, bottom, mark):
+            return Quotient(in_base(top, base), in_base(bottom, base), mark)
+        case _:
+            return node
+
+
+def _in_primes(part: Line) -> Line:
+    """Write composite numbers outside exponents as products of primes."""
+    match part:
+        case Number() if part.is_whole and part.value > 1:
+            return as_primes(int(part.text))
+        case Power(base, exponent):
+            return Power(_in_primes(base), exponent)  # type: ignore[arg-type]
+        case Signed(sign, body):
+            return Signed(sign, _in_primes(body))  # type: ignore[arg-type]
+        case Product(factors, _):
+            return build.product(_in_primes(factor) for factor in factors)  # type: ignore[misc]
+        case Quotient(top, bottom, mark):
+            return Quotient(_in_primes(top), _in_primes(bottom), mark)  # type: ignore[arg-type]
+        case _:
+            return part
+
+
+class Distribution:
+    """Takes powers of products, quotients and powers apart.
+
+    Args:
+        exponents: Reads and writes exponents.
+    """
+
+    def __init__(self, exponents: Exponents) -> None:
+        self._exponents = exponents
+        self.met: list[Expr] = []
+
+    def of(self, node: Expr) -> Expr:
+        """Return *node* with every power on a single base."""
+        match node:
+            case Power(base, exponent):
+                inner = self.of(base)
+                return self._power(inner, self._exponents.of(exponent), node)
+            case Product(factors, _):
+                return build.product(self.of(factor) for factor in factors)
+            case Quotient(top, bottom, mark):
+                return Quotient(self.of(top), self.of(bottom), mark)
+            case Signed(sign, body):
+                return Signed(sign, self.of(body))
+            case _:
+                return node
+
+    def _power(self, base: Expr, exponent: object, written: Expr) -> Expr:
+        exponents = self._exponents
+        value = exponents.number(exponent)
+        is_whole = value is not None and value.denominator == 1
+        match base:
+            case Product(factors, _):
+                self._require(is_whole or _are_positive(factors))
+                self.met.append(written)
+                return build.product(self._power(f, exponent, written) for f in factors)
+            case Quotient(top, bottom, _) if not (
+                isinstance(top, Number) and isinstance(bottom, Number) and not is_whole
+            ):
+                self._require(is_whole or _are_positive((top, bottom)))
+                self.met.append(written)
+                above, below = (self._power(side, exponent, written) for side in (top, bottom))
+                return Quotient(above, below)
+            case Power(inner, outer):
+                first = exponents.of(outer)
+                self._require(is_whole or _are_positive((inner,)) or self._is_odd(first))
+                self.met.append(written)
+                return exponents.power(inner, first * exponent)
+            case Signed("-", body):
+                self._require(is_whole)
+                assert value is not None
+                self.met.append(written)
+                power = self._power(body, exponent, written)
+                return power if value.numerator % 2 == 0 else build.negative(power)
+            case Number("1"):
+                return base
+            case _:
+                return exponents.power(base, exponent)
+
+    def _is_odd(self, exponent: object) -> bool:
+        value = self._exponents.number(exponent)
+        return value is not None and value.denominator == 1 and value.numerator % 2 == 1
+
+    def _require(self, holds: bool) -> None:
+        if not holds:
+            raise OutOfScope(
+                "A power that is no whole number stands on letters that may be negative."
+            )
+
+
+def _are_positive(bases: tuple[Expr, ...]) -> bool:
+    return all(
+        isinstance(b, Number) or (isinstance(b, Power) and isinstance(b.base, Number))
+        for b in bases
+    )
+
+
+def _in_shape(given: Expr, school: str) -> tuple[Expr, str] | None:
+    """Write the numbers as the school wants them; None when the school is not for them."""
+    if school == LAWS:
+        return given, ""
+    if school == PRIMES:
+        new = _in_primes(given)
+        return (new, "Write the numbers as products of primes.") if new != given else None
+    numbers = numbers_in(given)
+    base = common_base(numbers)
+    if base is None or len(set(numbers)) < 2:
+        return None
+    says = f"All numbers are powers of {shown(base.tree)}: write them so."
+    return in_base(given, base), says
+
+
+@lru_cache(maxsize=64)
+def _worked(given: Expr, school: str) -> list[Moment]:
+    """Return the moments.
+
+    Raises:
+        OutOfScope: it is no product of powers, or the school is not for it.
+    """
+    return list(_moments(given, school))
+
+
+def _moments(given: Expr, school: str) -> Iterator[Moment]:
+    now = fractions_for_decimals(given)
+    if now != given:
+        yield Moment(now, "decimal-as-fraction", "Write decimals as common fractions.")
+    shape = _in_shape(now, school)  # type: ignore[arg-type]
+    if shape is None:
+        missing = (
+            "no number in it is composite"
+            if school == PRIMES
+            else "its numbers are not powers of one base"
+        )
+        raise OutOfScope(missing)
+    if shape[0] != now:
+        now = shape[0]
+        yield Moment(now, "numbers-as-powers", shape[1])
+    exponents = Exponents(ring_of(given))
+    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)  # type: ignore[arg-type]
+
+
+def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> Iterator[Moment]:
+    """Yield the lines from a product of powers to its simplest form.
+
+    ``keeps_powers``: powers of numbers are worked out only at the end.
+
+    Raises:
+        OutOfScope: it is no product of powers.
+    """
+    now = node
+    apart = Distribution(exponents)
+    new = apart.of(now)
+    if apart.met:
+        listed = ", ".join(shown(part) for part in dict.fromkeys(apart.met))
+        is_nested = all(isinstance(getattr(p, "base", None), Power) for p in apart.met)
+        says = (
+            f"A power of a power: multiply the exponents in {listed}."
+            if is_nested
+            else f"The power goes to every factor of {listed}."
+        )
+        now = new
+        yield Moment(now, "power-of-product", says)
+    powers = powers_of(now, exponents)
+    if not keeps_powers and not _repeats_number(powers):
+        early = _positive_worked(powers)
+        if not same_factors(early, powers):
+            powers = early
+            now = powers.tree()
+            yield Moment(now, "work-out-power", "Work out the numbers in front.")
+    gathered, line = powers.gathered()
+    if gathered != powers:
+        yield Moment(
+            line, "same-base", "Same base: add exponents in a product, subtract below the bar."
+        )
+        now = gathered.tree()
+        yield Moment(now, "same-base", "Work out the exponents.", BOARD)
+    crossed = gathered.crossed()
+    if crossed != gathered:
+        now = crossed.tree()
+        yield Moment(
+            now, "negative-exponent", "A factor with a negative exponent crosses the bar.", KEY
+        )
+    end = crossed.worked_out()
+    if end.tree() != now:
+        yield Moment(end.tree(), "work-out-power", "Work out the numbers.", KEY)
+
+
+def _repeats_number(powers: Powers) -> bool:
+    bases = [base for base, _ in (*powers.above, *powers.below) if isinstance(base, Number)]
+    return len(set(bases)) < len(bases)
+
+
+def _positive_worked(powers: Powers) -> Powers:
+    """Work out the powers of numbers with positive whole exponents, and reduce."""
+    waiting = Powers(
+        powers.exponents,
+        1,
+        tuple(f for f in powers.above if not _is_ready(f, powers.exponents)),
+        tuple(f for f in powers.below if not _is_ready(f, powers.exponents)),
+    )
+    ready = Powers(
+        powers.exponents,
+        powers.sign,
+        tuple(f for f in powers.above if _is_ready(f, powers.exponents)),
+        tuple(f for f in powers.below if _is_ready(f, powers.exponents)),
+    ).worked_out()
+    return Powers(
+        powers.exponents,
+        ready.sign,
+        (*ready.above, *waiting.above),
+        (*ready.below, *waiting.below),
+    )
+
+
+def _is_ready(factor: tuple[Expr, object], exponents: Exponents) -> bool:
+    base, exponent = factor
+    value = exponents.number(exponent)
+    return isinstance(base, Number) and value is not None and value.denominator == 1 and value > 0
+
+
+def _refusal(school: str) -> Callable[[Posed], str | None]:
+    def refusal(posed: Posed) -> str | None:
+        if isinstance(posed.given, Relation):
+            return "this is an equation"
+        start = build.without_brackets(posed.given)
+        if not any(isinstance(part, Power) for part in parts(start)):
+            return "it holds no power"
+        if any(isinstance(part, (Root, Absolute)) for part in parts(start)):
+            return "it holds roots or absolute values"
+        try:
+            found = _worked(start, school)
+        except OutOfScope as reason:
+            return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+        return None if found else "it is in simplest form already"
+
+    return refusal
+
+
+def _method_moments(school: str) -> Callable[[Posed], Iterator[Moment]]:
+    return lambda posed: iter(_worked(build.without_brackets(posed.given), school))
+
+
+_WHY = {
+    SAME_BASE: "The numbers are powers of one base: only exponents are left to work with.",
+    LAWS: "A product of powers: gather same bases.",
+    PRIMES: "Primes show which bases meet.",
+}
+EXPONENTS = tuple(
+    Method(
+        key=school,
+        tasks=("simplify", "evaluate"),
+        refusal=_refusal(school),
+        why=why,
+        moments=_method_moments(school),
+    )
+    for school, why in _WHY.items()
+)
