@@ -91,12 +91,29 @@ def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
         start = side
     for found in verdicts:
         if found.verdict == "different":
+            if _holds_where_given_does(before, line, context):
+                needed = context.domain(context.given).required
+                return Judgement("ok", "exact", conditions=sorted(condition(r) for r in needed))
             return Judgement("wrong", "refuted", counter=found.counter)
     for found in verdicts:
         if found.verdict == "undecided":
             return Judgement("unproved", "tested", tested=found.tested)
     assumed = _assumed(before, line) if context.numbers.non_negative else []
     return Judgement("ok", "exact", conditions=_conditions(before, line, context) + assumed)
+
+
+def _holds_where_given_does(before: Line, line: Line, context: Context) -> bool:
+    """Return whether both lines have the given's value wherever the given has one.
+
+    ``√(6x)·√(3x) → √(18x²) → 3x√2``: the second line admits negative x, the given does not.
+    """
+    given, start = _value_of(context.given), _value_of(before)
+    sides = sides_of(line)
+    if given is None or start is None or before == context.given:
+        return False
+    return all(
+        agreement(given, side, context.numbers).verdict == "equal" for side in (start, *sides)
+    )
 
 
 def _assumed(before: Line, line: Line) -> list[str]:

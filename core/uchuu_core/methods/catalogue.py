@@ -14,7 +14,7 @@ from uchuu_core.methods.factoring_methods import FACTORING
 from uchuu_core.methods.method import Method, Moment, Posed, at_density
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
-from uchuu_core.methods.radicals import RADICALS
+from uchuu_core.methods.radical_methods import RADICALS
 from uchuu_core.methods.rational_methods import RATIONAL
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
@@ -55,7 +55,7 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         serving = [method for method in named if task in method.tasks]
         if not serving:
             raise MethodDoesNotApply(f"{key} does not apply: it does not serve the task “{task}”.")
-        reasons = []
+        reasons: list[str] = []
         for method in serving:
             reason = method.refusal(posed)
             if reason is None:
@@ -66,9 +66,20 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
     found = applicable(posed, task)
     if not found:
         refused = [m.refusal(posed) for m in METHODS if task in m.tasks]
-        because = refused[-1] if refused else "no method serves this task yet"
-        raise OutOfScope(f"This problem cannot be worked yet: {because}.")
+        because = _most_telling(refused) if refused else "no method serves this task yet"
+        start = (
+            "There is nothing to work" if because.endswith("already") else "It cannot be worked yet"
+        )
+        raise OutOfScope(f"{start}: {because}.")
     return found[0]
+
+
+def _most_telling(reasons: list[str | None]) -> str:
+    """Return the reason that says most: that something is done already, or what is too hard."""
+    said = [reason for reason in reasons if reason]
+    done = [reason for reason in said if reason.endswith("already")]
+    telling = [r for r in said if not r.startswith(("it holds no", "there is no", "no "))]
+    return [*said, *telling, *done][-1]
 
 
 def worked(posed: Posed, method: Method, density: Density) -> list[Moment]:
@@ -106,7 +117,10 @@ def _holds(before: Line, line: Line, posed: Posed) -> bool:
             solution_set(each, posed.unknown, algebra, posed.numbers) for each in (before, line)
         )
         return was.same_solutions(has)
-    return agreement(before, line, posed.numbers).verdict == "equal"  # type: ignore[arg-type]
+    return any(
+        agreement(start, line, posed.numbers).verdict == "equal"  # type: ignore[arg-type]
+        for start in (before, posed.given)
+    )
 
 
 def next_line(before: Line, task: Task, unknown: str, numbers: Numbers = REAL) -> Line | None:

@@ -174,7 +174,7 @@ def _in_shape(given: Expr, school: str) -> tuple[Expr, str] | None:
         return given, ""
     if school == PRIMES:
         new = _in_primes(given)
-        return (new, "Write the numbers as products of primes.") if new != given else None
+        return (new, "Write the numbers as products of primes.") if new != given else None  # type: ignore[return-value]
     numbers = numbers_in(given)
     base = common_base(numbers)
     if base is None or len(set(numbers)) < 2:
@@ -209,7 +209,7 @@ def _moments(given: Expr, school: str) -> Iterator[Moment]:
         now = shape[0]
         yield Moment(now, "numbers-as-powers", shape[1])
     exponents = Exponents(ring_of(given))
-    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)  # type: ignore[arg-type]
+    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)
 
 
 def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> Iterator[Moment]:

@@ -1,5 +1,6 @@
 """Fractions of polynomials as products of factors: what rational expressions are worked with."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd, lcm
@@ -48,13 +49,23 @@ class InFactors:
     top: Product
     bottom: Product
 
-    def tree(self, algebra: Ring) -> Expr:
-        """Write it as one fraction, its sign in front, without a bar when nothing is below."""
+    def tree(self, algebra: Ring, shared: Sequence[Any] | None = None) -> Expr:
+        """Write it as one fraction, its sign in front, without a bar when nothing is below.
+
+        ``shared``: factors that divide out later. A difference that is none of them takes the
+        sign in: ``y - x``, not ``-(x - y)``.
+        """
+        if shared is not None:
+            self = InFactors(_sign_taken_in(self.top, shared), _sign_taken_in(self.bottom, shared))
         if self.bottom == ONE:
             return self.top.tree(algebra)
         size = Product(abs(self.top.number), self.top.factors)
         whole = Quotient(size.tree(algebra), self.bottom.tree(algebra))
         return build.negative(whole) if self.top.number < 0 else whole
+
+    def end_tree(self, algebra: Ring) -> Expr:
+        """Write it as an end result: ``(n - m)/(mn)``, not ``-(m - n)/(mn)``."""
+        return InFactors(_sign_taken_in(self.top, ()), self.bottom).tree(algebra)
 
     def inverted(self) -> "InFactors":
         """Return the reciprocal."""
@@ -83,6 +94,17 @@ class InFactors:
             ),
             shared,
         )
+
+
+def _sign_taken_in(side: Product, shared: Sequence[Any]) -> Product:
+    """Return ``-(x - y)`` as ``y - x`` where that is the only factor and not one of *shared*."""
+    if side.number != -1 or len(side.factors) != 1:
+        return side
+    ((polynomial, power),) = side.factors
+    signs = [c > 0 for _, c in polynomial.terms()]
+    if power != 1 or sorted(signs) != [False, True] or any(polynomial == f for f in shared):
+        return side
+    return Product(1, ((-polynomial, 1),))
 
 
 def _kept(powers: list[tuple[Any, int]]) -> Factors:

@@ -111,16 +111,13 @@ def _sentence(place: _Place) -> str:
     text = shown(place.part)
     match place.part:
         case Power(base, Signed("-", exponent)):
-            turned = (
-                Quotient(base.denominator, base.numerator) if isinstance(base, Quotient) else None
-            )
-            power = Power(turned or base, exponent)
-            above = power if turned else Quotient(build.ONE, power)
+            power = Power(_turned(base) if isinstance(base, Quotient) else base, exponent)
+            above: Expr = power if isinstance(base, Quotient) else Quotient(build.ONE, power)
             return f"{text} = {shown(above)} = {shown(place.new)}."
         case Power(base, Quotient(top, Number() as index)) if index.is_whole:
             root = Root(int(index.text), base)
-            power: Expr = root if top == build.ONE else Power(root, top)
-            return f"{text} = {shown(power)} = {shown(place.new)}."
+            above = root if top == build.ONE else Power(root, top)
+            return f"{text} = {shown(above)} = {shown(place.new)}."
         case Quotient(Number() as top, Number() as bottom, "/") if isinstance(place.new, Quotient):
             shared = gcd(int(top.value), int(bottom.value))
             return f"Divide top and bottom by {shared}: {text} = {shown(place.new)}."

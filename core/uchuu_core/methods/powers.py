@@ -166,13 +166,13 @@ def powers_of(node: Expr, exponents: Exponents) -> Powers:
     """Return *node*, whose powers stand on single bases, as a product of powers.
 
     Raises:
-        OutOfScope: it holds a sum outside a base, or a root.
+        OutOfScope: it holds a sum or a root.
     """
     one = exponents.algebra.one
     match node:
-        case Number() | Symbol() | Sum():
+        case Number() | Symbol():
             return Powers(exponents, 1, ((node, one),), ())
-        case Power(base, exponent) if isinstance(base, (Number, Symbol, Sum, Quotient)):
+        case Power(base, exponent) if isinstance(base, (Number, Symbol, Quotient)):
             return Powers(exponents, 1, ((base, exponents.of(exponent)),), ())
         case Signed("-", body):
             inner = powers_of(body, exponents)

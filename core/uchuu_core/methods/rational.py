@@ -128,17 +128,36 @@ class Rational:
     def _reduced(self, fraction: InFactors, node: Expr, wrap: Wrap) -> Step:
         """Factor top and bottom, divide out common factors."""
         lowest, shared = fraction.divided_out()
+        below = node.denominator if isinstance(node, Quotient) else build.ONE
+        if not shared and lowest.bottom.number == -fraction.bottom.number == 1:
+            if _is_difference(below):
+                return lowest, node
         if not shared and lowest.bottom.number == fraction.bottom.number:
             return lowest, self._with_factored_denominator(node, lowest, wrap)
+        node = self._without_powers(node, wrap)
         factored = fraction.tree(self.algebra)
         if unordered(factored) != unordered(node):
             says = "Factor top and bottom."
             self._write(wrap(factored), "factor-top-and-bottom", says)
         listed = ", ".join(shown(shown_factor(f, self.algebra)) for f in shared)
         says = f"Divide out {listed}." if shared else "Take the minus in front."
-        tree = lowest.tree(self.algebra)
+        tree = lowest.end_tree(self.algebra)
         self._write(wrap(tree), "divide-out", says, KEY)
         return lowest, tree
+
+    def _without_powers(self, node: Expr, wrap: Wrap) -> Expr:
+        """Expand and collect a top that is a sum with powers or products of brackets."""
+        if not (isinstance(node, Quotient) and isinstance(node.numerator, Sum)):
+            return node
+        top, below = node.numerator, node.denominator
+        if not any(isinstance(part, Sum) for term in top.terms for part in parts(term.body)):
+            return node
+        for moment in expansions(top):
+            line = wrap(Quotient(moment.line, below))  # type: ignore[arg-type]
+            self._write(line, moment.law, moment.says)
+        collected = polynomial_tree(self.algebra.function(top).numerator, self.algebra)
+        self._write(wrap(Quotient(collected, below)), "collect-like-terms", "Collect like terms.")
+        return Quotient(collected, below)
 
     def _with_factored_denominator(self, node: Expr, lowest: InFactors, wrap: Wrap) -> Expr:
         """Write a denominator that is a sum in factors, though nothing divides out."""
@@ -181,15 +200,13 @@ class Rational:
             self._write(
                 line, "multiply-by-reciprocal", "Dividing is multiplying by the reciprocal."
             )
-        trees = [fraction.tree(self.algebra) for fraction in fractions]
+        shared_factors = _product_of(fractions).divided_out()[1]
+        trees = [fraction.tree(self.algebra, shared_factors) for fraction in fractions]
         if len(trees) > 1:
             line = wrap(times([tree for tree in trees if tree != build.ONE]))
             self._write(line, "factor-everything", "Factor every top and bottom.", BOARD)
-        whole = fractions[0]
-        for fraction in fractions[1:]:
-            whole = whole.times(fraction)
-        lowest, shared = whole.divided_out()
-        tree = lowest.tree(self.algebra)
+        lowest, shared = _product_of(fractions).divided_out()
+        tree = lowest.end_tree(self.algebra)
         listed_factors = ", ".join(shown(shown_factor(f, self.algebra)) for f in shared)
         says = f"Divide out {listed_factors}; multiply what is left." if shared else "Multiply."
         self._write(wrap(tree), "divide-out", says, KEY)
@@ -288,6 +305,8 @@ class Rational:
             self._write(wrap(build.ZERO), "collect-like-terms", "Nothing is left on top.", KEY)
             return InFactors(Factored(0, ()), ONE), build.ZERO
         top = polynomial_tree(polynomial, self.algebra)
+        if unordered(top) == unordered(one):
+            top = one
         tree = Quotient(top, below)
         if isinstance(top, Signed):
             tree = build.negative(Quotient(top.body, below))  # type: ignore[assignment]
@@ -327,20 +346,46 @@ class Rational:
         )
         says = f"Multiply top and bottom by {shown(factor)}, the LCD of all fractions in it."
         self._write(wrap(line), "multiply-by-lcd", says)
-        tops = []
+        unworked, tops = [], []
         for side in (node.numerator, node.denominator):
             plain_side = fraction_in_factors(side, self.algebra)
             if plain_side is not None and plain_side.bottom == ONE:
                 tops.append(plain_side.times(InFactors(common, ONE)).top.tree(self.algebra))
+                unworked.append(tops[-1])
                 continue
             value = self.algebra.function(side)
             scaled = value.numerator * common.polynomial(self.algebra) / value.denominator
             tops.append(polynomial_tree(scaled, self.algebra))
-        tree = Quotient(tops[0], tops[1])
+            unworked.append(self._term_by_term(side, common))
+        tree = Quotient(unworked[0], unworked[1])
         self._write(wrap(tree), "multiply-by-lcd", "Every term loses its denominator.")
+        if unordered(tree) != unordered(Quotient(tops[0], tops[1])):
+            tree = Quotient(tops[0], tops[1])
+            self._write(wrap(tree), "collect-like-terms", "Open the brackets and collect.")
         found = fraction_in_factors(tree, self.algebra)
         assert found is not None
         return self._reduced(found, tree, wrap)
+
+    def _term_by_term(self, side: Expr, common: Factored) -> Expr:
+        """Write every term of *side* times the common denominator, brackets left."""
+        terms = []
+        for term in build.terms_of(side):
+            scaled = self._fraction(term.body, False).times(InFactors(common, ONE))
+            whole = scaled.divided_out()[0].top.tree(self.algebra)
+            terms.append(build.as_term(whole, term.sign))
+        return build.total(terms)
+
+
+def _product_of(fractions: list[InFactors]) -> InFactors:
+    whole = fractions[0]
+    for fraction in fractions[1:]:
+        whole = whole.times(fraction)
+    return whole
+
+
+def _is_difference(node: Expr) -> bool:
+    """Whether *node* is a difference in which the positive term is written first."""
+    return isinstance(node, Sum) and [term.sign for term in node.terms] == ["+", "-"]
 
 
 @lru_cache(maxsize=64)

@@ -227,7 +227,7 @@ def test_the_check_shows_the_arithmetic_of_both_sides(
     ("task", "given", "words"),
     [
         ("study", "1/x", "no method serves this task yet"),
-        ("simplify", "sqrt(x) + 2", "roots"),
+        ("simplify", "sqrt(x) + 2", "simplest form already"),
         ("solve", "1/x = 2", "below a bar"),
         ("solve", "sqrt(x) = 2", "not linear"),
         ("solve", "a*x = 2", "further letters"),
