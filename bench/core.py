@@ -25,7 +25,7 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
-from uchuu_core.tests.support.cases import BUILT_TOPICS, WORKED_TOPICS, cases
+from uchuu_core.tests.support.cases import BUILT_TOPICS, cases
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Join, Line, Product, Relation
 from uchuu_core.tree.paths import letters, rebuild
@@ -217,7 +217,7 @@ def main() -> None:
         [step for step in built if step.expected == "wrong"],
     )
     _measured("checking a whole paper", check, [problem_from(c) for c in _judged_cases()])
-    problems = [problem_from(case) for case in cases("work", WORKED_TOPICS)]
+    problems = [problem_from(case) for case in cases("work")]
     _measured("working a problem", work, problems)
     for package in ("uchuu_core", "sympy"):
         milliseconds, megabytes = _import_cost(package)

@@ -1,13 +1,13 @@
 """The algebra of Uchuu: reading, judging, explaining and working lines of school algebra.
 
 Nothing here knows of a database, a network or a screen. The operations of the contract that are
-built are ``check``, ``work`` and ``inspect``; each takes a ``Problem`` and returns a record.
+built are ``check``, ``work``, ``inspect`` and ``study``; each takes a ``Problem`` and returns a record.
 """
 
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem, problem_from
 from uchuu_core.failures import Failure
 from uchuu_core.inspecting.problem import inspect
-from uchuu_core.working.problem import work
+from uchuu_core.working.problem import study, work
 
-__all__ = ["Failure", "Problem", "check", "inspect", "problem_from", "work"]
+__all__ = ["Failure", "Problem", "check", "inspect", "problem_from", "study", "work"]

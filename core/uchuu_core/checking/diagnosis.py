@@ -19,7 +19,18 @@ from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import answers, copying, equations
 from uchuu_core.moves.move import Move, places
 from uchuu_core.tree.build import terms_of, without_brackets
-from uchuu_core.tree.nodes import AllExcept, Chain, Either, Line, Outcome, Relation, Sum, ValueSet
+from uchuu_core.tree.nodes import (
+    AllExcept,
+    Chain,
+    Coordinates,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    Relation,
+    Sum,
+    ValueSet,
+)
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
@@ -75,7 +86,7 @@ class Target:
     def _values(line: Line, seed: int) -> tuple[int, ...]:
         if isinstance(line, Relation):
             return sides_print(line, seed)
-        if isinstance(line, (Either, Chain, ValueSet, Outcome, AllExcept)):
+        if isinstance(line, (Either, Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates)):
             raise NoPrint
         return (print_of(line, seed),)
 

@@ -5,9 +5,18 @@ from dataclasses import dataclass, field
 from uchuu_core.contract import Proof, Verdict
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import Counter
-from uchuu_core.tree.nodes import AllExcept, Chain, Either, Line, Outcome, Relation, ValueSet
+from uchuu_core.tree.nodes import (
+    AllExcept,
+    Chain,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    Relation,
+    ValueSet,
+)
 
-_STATEMENTS = (Relation, Chain, Either, ValueSet, Outcome, AllExcept)
+_STATEMENTS = (Relation, Chain, Either, ValueSet, Outcome, AllExcept, Feature)
 
 
 @dataclass(slots=True)

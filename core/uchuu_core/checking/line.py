@@ -3,23 +3,26 @@
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.domain_lines import is_domain_line, judged_domain
 from uchuu_core.checking.equations import judged_statement
+from uchuu_core.checking.feature_lines import judged_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Agreement, agreement, has_value, letters_of
 from uchuu_core.kernel.exact import Undecided
 from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.tree.nodes import Chain, Expr, Line, Outcome, Relation, Root
+from uchuu_core.tree.nodes import Chain, Expr, Feature, Line, Outcome, Relation, Root
 from uchuu_core.tree.paths import parts
 
-_UNJUDGED = "features of a function are not judged yet"
+_NO_STUDY = "a feature stands only where a function is studied"
 
 
 def judged(before: Line, line: Line, context: Context) -> Judgement:
     """Return the verdict of *line*, written under *before*."""
-    if context.problem.task == "study":
-        return Judgement("unproved", "tested", tested=_UNJUDGED)
     try:
+        if isinstance(line, Feature):
+            if context.problem.task == "study":
+                return judged_feature(line, context)
+            return Judgement("unproved", "tested", tested=_NO_STUDY)
         if context.problem.task == "domain" and is_domain_line(line):
             return judged_domain(line, context)
         if context.is_equation:

@@ -3,22 +3,25 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
-from dataclasses import dataclass
 from time import monotonic
 from typing import Any
 
 from uchuu_core import limits
 from uchuu_core.checking.chains import misused_equals
-from uchuu_core.checking.context import Context, context_of, readable_lines, with_unknown
+from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.checking.line import judged
-from uchuu_core.checking.named_numbers import named_numbers
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
-from uchuu_core.checking.substitution import Substitution
+from uchuu_core.checking.steps import (
+    Step,
+    differences,
+    judged_steps,
+    last_step,
+    solutions_or_none,
+)
 from uchuu_core.checking.worked_reasons import reason_by_method
 from uchuu_core.contract import LineError, Problem
 from uchuu_core.failures import Failure
@@ -29,8 +32,6 @@ from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_form
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solutions import SolutionSet
-from uchuu_core.kernel.written import described, interval_text
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
 from uchuu_core.notation import latex, plain, read, shown
@@ -58,8 +59,8 @@ def check(problem: Problem) -> dict[str, Any]:
     """
     lines = readable_lines(problem)
     context = context_of(problem, lines)
-    steps = _steps(lines, context)
-    last = _last_step(steps)
+    steps = judged_steps(lines, context)
+    last = last_step(steps)
     records: list[dict[str, Any]] = []
     broken = False
     first_wrong: int | None = None
@@ -108,59 +109,6 @@ def check(problem: Problem) -> dict[str, Any]:
     }
 
 
-@dataclass(frozen=True, slots=True)
-class Step:
-    """A readable line, the state of the work that it stands under, and the verdict."""
-
-    before: Line
-    line: Line
-    judgement: Judgement
-
-
-def _steps(lines: list[Line | Failure], context: Context) -> list[Step | Failure]:
-    """Judge every line against the state before it; asides are no states."""
-    found: list[Step | Failure] = []
-    before = context.given
-    substitution = Substitution(context) if context.is_equation else None
-    for line in lines:
-        if isinstance(line, Failure):
-            found.append(line)
-            continue
-        if context.is_equation:
-            line = with_unknown(line, context.unknown, letters(context.given))
-            defined = named_numbers(before, line, context)
-            if defined is None and substitution:
-                defined = substitution.define(line)
-            if defined is not None:
-                found.append(Step(before, line, defined))
-                continue
-            if substitution:
-                line = substitution.put_back(before, line)
-        step = Step(before, line, _judged(before, line, context))
-        found.append(step)
-        if not step.judgement.is_aside:
-            before = line
-    return found
-
-
-def _last_step(steps: list[Step | Failure]) -> int:
-    """Return the number of the line that is the answer: 0 when the work ends unreadably."""
-    for number in range(len(steps), 0, -1):
-        step = steps[number - 1]
-        if isinstance(step, Failure):
-            return 0
-        if not step.judgement.is_aside:
-            return number
-    return 0
-
-
-def _judged(before: Line, line: Line, context: Context) -> Judgement:
-    try:
-        return judged(before, line, context)
-    except Failure as failure:
-        return Judgement("unproved", "tested", tested=failure.message)
-
-
 def _record(text: str, line: Line, judgement: Judgement, context: Context) -> dict[str, Any]:
     record: dict[str, Any] = {
         "text": text,
@@ -201,22 +149,13 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
 # the last line
 
 
-def _solutions(line: Line | None, context: Context) -> SolutionSet | None:
-    if line is None or not is_statement(line):
-        return None
-    try:
-        return context.solutions(line)
-    except (NotRational, Undefined, Failure):
-        return None
-
-
 def _hold_against_original(judgement: Judgement, line: Line, context: Context) -> None:
     """A last line that keeps a candidate which fails in the original is wrong."""
     if not context.is_equation or judgement.verdict not in ("ok", "may-add"):
         return
     if ALONE in unmet_forms(line, "solve", (), context.unknown):
         return
-    has, original = _solutions(line, context), context.original
+    has, original = solutions_or_none(line, context), context.original
     if original is None and judgement.proof == "tested":
         return  # several letters: the line before was compared in special cases
     if original is None:
@@ -225,27 +164,12 @@ def _hold_against_original(judgement: Judgement, line: Line, context: Context) -
         return
     if has is None:
         return
-    _, extra = _against(has, original, context.unknown)
+    _, extra = differences(has, original, context.unknown)
     if line == Outcome("all real numbers") and original.everything:
         extra = [condition(f).replace(" != ", " = ") for f in original.excluded]
     if extra:
         judgement.verdict, judgement.proof = "wrong", "refuted"
         judgement.adds = sorted(extra)
-
-
-def _against(has: SolutionSet, wanted: SolutionSet, unknown: str) -> tuple[list[str], list[str]]:
-    """Return what is missing and what is too much in *has*, written."""
-    if has.same_solutions(wanted):
-        return [], []
-    missing = [described(p, unknown) for p in wanted.beyond(has)]
-    extra = [described(p, unknown) for p in has.beyond(wanted)]
-    for mine, theirs, found in ((wanted, has, missing), (has, wanted, extra)):
-        if theirs.everything:
-            continue
-        if mine.everything:
-            found.append("all other values")
-        found += [interval_text(i, unknown) for i in mine.intervals if i not in theirs.intervals]
-    return sorted(missing), sorted(extra)
 
 
 def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict[str, Any]:
@@ -265,10 +189,10 @@ def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict
             except (NotRational, Undefined, Failure):
                 record["right"] = False
         return record
-    has, original = _solutions(line, context), context.original
+    has, original = solutions_or_none(line, context), context.original
     if has is None or original is None:
         return record
-    missing, extra = _against(has, original, context.unknown)
+    missing, extra = differences(has, original, context.unknown)
     return record | {"right": not missing and not extra, "missing": missing, "extra": extra}
 
 
@@ -285,7 +209,7 @@ def _checks(
         return []
     if unmet_forms(line, "solve", (), context.unknown)[:1] == (ALONE,):
         return []
-    has = _solutions(line, context)
+    has = solutions_or_none(line, context)
     if has is None or letters(context.given) != {context.unknown}:
         return []
     return candidate_checks(context.given, context.unknown, has.points | rejected)
@@ -296,7 +220,7 @@ def _checks(
 
 def _state_error(before: Line, line: Line, context: Context) -> str | None:
     """Name the errors that follow from what the line before says, not from how it is written."""
-    was, has = _solutions(before, context), _solutions(line, context)
+    was, has = solutions_or_none(before, context), solutions_or_none(line, context)
     if not context.is_equation or was is None or has is None:
         return None
     if was.everything and not has.everything and isinstance(before, Relation):

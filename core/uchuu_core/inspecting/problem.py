@@ -8,8 +8,8 @@ from uchuu_core.failures import Failure
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.notices import notices
 from uchuu_core.kernel.points import NotRational
-from uchuu_core.methods.catalogue import applicable, worked
-from uchuu_core.methods.method import Method
+from uchuu_core.methods.catalogue import applicable
+from uchuu_core.methods.method import Method, at_density
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Relation
 from uchuu_core.tree.paths import letters
@@ -79,4 +79,4 @@ def _kind_of_equation(given: Relation, context: Context) -> str:
 
 
 def _length(method: Method, context: Context) -> int:
-    return len(worked(context.posed, method, context.problem.house.density))
+    return len(at_density(method.moments(context.posed), context.problem.house.density))

@@ -23,8 +23,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -91,7 +93,7 @@ def _unmet(line: Line, task: str, forms: tuple[str, ...], unknown: str) -> Itera
         case ValueSet(members):
             for member in members:
                 yield from _of_value(member, forms)
-        case Outcome() | AllExcept():
+        case Outcome() | AllExcept() | Feature() | Coordinates():
             return
         case Relation(left, _, right) if task == "solve":
             yield from _of_solution(left, right, forms, unknown, line)

@@ -12,7 +12,7 @@ from uchuu_core.kernel.points import NotRational
 from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.methods.written import Factors, integer_factors, polynomial_tree, product_tree
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Quotient, Signed
+from uchuu_core.tree.nodes import Expr, Quotient, Signed, Sum
 from uchuu_core.tree.paths import parts
 
 
@@ -184,6 +184,22 @@ def missing(denominator: Product, common: Product) -> Product:
     """Return what *denominator* lacks to be *common*."""
     factors = [(p, n - denominator.power_of(p)) for p, n in common.factors]
     return Product(common.number // denominator.number, tuple((p, n) for p, n in factors if n))
+
+
+def stretched(fraction: InFactors, common: Product, algebra: Ring) -> Expr:
+    """Write the numerator times what its denominator lacks to be *common*."""
+    lacking = missing(fraction.bottom, common)
+    polynomial = fraction.top.polynomial(algebra)
+    top = polynomial_tree(polynomial, algebra)
+    if top == build.ZERO:
+        return top
+    if lacking == ONE:
+        return top
+    if top == build.ONE:
+        return lacking.tree(algebra)
+    if isinstance(top, Sum):
+        return build.product((lacking.tree(algebra), top))
+    return in_factors(polynomial, algebra).times(InFactors(lacking, ONE)).top.tree(algebra)
 
 
 def shown_factor(factor: Any, algebra: Ring) -> Expr:

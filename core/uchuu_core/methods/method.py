@@ -44,6 +44,10 @@ class Posed:
     numbers: Numbers = REAL
 
 
+def _always(_posed: Posed) -> bool:
+    return True
+
+
 @dataclass(frozen=True, slots=True)
 class Method:
     """A school of working.
@@ -54,6 +58,7 @@ class Method:
         refusal: Why it does not apply; None when it does.
         why: Said when it applies.
         moments: Yields the lines after the given.
+        suits: Among those that apply, whether this one comes before those that do not suit.
     """
 
     key: str
@@ -61,6 +66,7 @@ class Method:
     refusal: Callable[[Posed], str | None]
     why: str
     moments: Callable[[Posed], Iterator[Moment]]
+    suits: Callable[[Posed], bool] = _always
 
 
 def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:

@@ -12,8 +12,8 @@ from uchuu_core.methods.fractions_in_letters import (
     fraction_in_factors,
     in_factors,
     least_common,
-    missing,
     shown_factor,
+    stretched,
 )
 from uchuu_core.methods.fractions_in_letters import (
     Product as Factored,
@@ -288,12 +288,12 @@ class Rational:
 
     def _over(self, common: Factored, signed: list[tuple[str, InFactors]], wrap: Wrap) -> Step:
         below = common.tree(self.algebra)
-        stretched = [(sign, self._stretched(fraction, common)) for sign, fraction in signed]
+        wide = [(sign, stretched(fraction, common, self.algebra)) for sign, fraction in signed]
         if any(fraction.bottom != common for _, fraction in signed):
-            line = self._total([(sign, Quotient(top, below)) for sign, top in stretched])
+            line = self._total([(sign, Quotient(top, below)) for sign, top in wide])
             says = f"The least common denominator is {shown(below)}: stretch each fraction to it."
             self._write(wrap(line), "common-denominator", says)
-        one = self._total(stretched)
+        one = self._total(wide)
         self._write(
             wrap(Quotient(one, below)), "one-numerator", "Write one numerator; brackets stay."
         )
@@ -316,19 +316,6 @@ class Rational:
         if not shared:
             return lowest, tree
         return self._reduced(fraction, tree, wrap)
-
-    def _stretched(self, fraction: InFactors, common: Factored) -> Expr:
-        """Write the numerator times what its denominator lacks."""
-        lacking = missing(fraction.bottom, common)
-        top = polynomial_tree(fraction.top.polynomial(self.algebra), self.algebra)
-        if lacking == ONE:
-            return top
-        if top == build.ONE:
-            return lacking.tree(self.algebra)
-        if isinstance(top, Sum):
-            return build.product((lacking.tree(self.algebra), top))
-        whole = in_factors(fraction.top.polynomial(self.algebra), self.algebra)
-        return whole.times(InFactors(lacking, ONE)).top.tree(self.algebra)
 
     # complex fractions, multiplied through
 

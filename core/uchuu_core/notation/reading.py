@@ -10,6 +10,7 @@ from uchuu_core import limits
 from uchuu_core.failures import Unreadable
 from uchuu_core.notation import tokens_latex, tokens_plain
 from uchuu_core.notation.brackets import Juxtaposition, Notation
+from uchuu_core.notation.features import read_feature
 from uchuu_core.notation.tokens import Piece
 from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.paths import depth, letters
@@ -79,6 +80,9 @@ def read(
 def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
     if not text.strip():
         raise Unreadable("This line is empty. Type an expression or an equation.", 0)
+    feature = read_feature(text, lambda part: _read(part, notation, juxtaposition))
+    if feature is not None:
+        return feature
     from lark import UnexpectedInput
 
     found = list(_TOKENS[notation](text))

@@ -179,5 +179,21 @@ class AllExcept:
     members: tuple[Expr, ...]
 
 
-Line = Expr | Relation | Chain | Either | ValueSet | Outcome | AllExcept
+@dataclass(frozen=True, slots=True)
+class Coordinates:
+    """A point of the plane: ``(2, 5)``."""
+
+    x: Expr
+    y: Expr
+
+
+@dataclass(frozen=True, slots=True)
+class Feature:
+    """A feature of a function under its label: ``hole: (2, 5)``; no items for "none"."""
+
+    label: str
+    items: tuple["Expr | Relation | Coordinates | Outcome | AllExcept", ...]
+
+
+Line = Expr | Relation | Chain | Either | ValueSet | Outcome | AllExcept | Feature | Coordinates
 """Anything that can stand on one written line."""

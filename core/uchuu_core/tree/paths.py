@@ -12,8 +12,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Power,
     Product,
@@ -44,6 +46,8 @@ _CHILDREN: dict[type, Callable[[Any], tuple[Any, ...]]] = {
     Either: lambda node: node.options,
     ValueSet: lambda node: node.members,
     AllExcept: lambda node: node.members,
+    Feature: lambda node: node.items,
+    Coordinates: lambda node: (node.x, node.y),
 }
 
 
@@ -78,6 +82,10 @@ def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
             return ValueSet(parts)
         case AllExcept():
             return AllExcept(parts)
+        case Feature(label, _):
+            return Feature(label, parts)
+        case Coordinates():
+            return Coordinates(parts[0], parts[1])
         case _:
             return node
 

@@ -1,20 +1,24 @@
 """The ``work`` operation of the contract."""
 
+from dataclasses import replace
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.line import judged
 from uchuu_core.checking.original import candidate_checks
+from uchuu_core.checking.steps import solutions_or_none
 from uchuu_core.contract import Problem
-from uchuu_core.failures import OutOfScope, ProducedLineRefused
+from uchuu_core.failures import OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
+from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.solving import excluded_points, rational_solutions
+from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import number_text
-from uchuu_core.methods.catalogue import applicable, chosen, worked
-from uchuu_core.methods.method import Moment
+from uchuu_core.methods.catalogue import applicable, chosen
 from uchuu_core.notation import plain, shown
-from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.studying.study import curves, features_record, found_by
+from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
+from uchuu_core.tree.paths import letters
+from uchuu_core.working.lines import WorkedLine, worked_lines
 from uchuu_core.working.values import value_checks
 
 
@@ -33,63 +37,77 @@ def work(problem: Problem) -> dict[str, Any]:
         raise OutOfScope("There is nothing to solve: the given is not an equation.")
     posed = context.posed
     method = chosen(posed, problem.task, problem.method)
-    lines = worked(posed, method, problem.house.density)
-    end = lines[-1].line if lines else given
-    if problem.task == "domain":
-        _held_by_the_kernel(lines, context)
+    lines = worked_lines(context, method, problem.house.density)
+    end = lines[-1].moment.line if lines else given
     record: dict[str, Any] = {
         "task": problem.task,
         "reads": {"text": plain(given), **shown(given)},
         "method": method.key,
         "methods": [m.key for m in applicable(posed, problem.task)],
-        "lines": [
-            {
-                "text": plain(moment.line),
-                **shown(moment.line),
-                "law": moment.law,
-                "says": moment.says,
-                "verdict": "ok",
-            }
-            for moment in lines
-        ],
+        "lines": [_line_record(line) for line in lines],
         "answer": plain(end),
         "outcome": None,
         "excluded": excluded_of(context),
         "rejected": [],
         "checks": [],
-        "difficulty": difficulty(given, lines),
+        "difficulty": difficulty(given, [line.moment for line in lines]),
     }
     if problem.task == "solve":
-        record |= _answers(end, context)
+        record |= _answers(end, lines, context)
     elif end == Outcome("prime"):
-        before = lines[-2].line if len(lines) > 1 else given
+        before = lines[-2].moment.line if len(lines) > 1 else given
         record |= {"answer": plain(before), "outcome": "prime"}
+    elif problem.task == "study":
+        record["features"] = features_record(given, context.unknown)
+        record["found_by"] = found_by(record["lines"])
+        record["curve"] = curves(given, context.unknown)
     elif problem.task != "domain":
         record["checks"] = value_checks(given, end)
     return record
 
 
-def _held_by_the_kernel(lines: list[Moment], context: Context) -> None:
-    """Judge every line that states a domain.
+def study(problem: Problem) -> dict[str, Any]:
+    """Return the contract's ``study`` answer: the features, the lines, and curves to plot.
 
     Raises:
-        ProducedLineRefused: the kernel refuses one; always a bug of ours.
+        As ``work``.
     """
-    before = context.given
-    for moment in lines:
-        if judged(before, moment.line, context).verdict != "ok":
-            raise ProducedLineRefused(f"“{plain(moment.line)}” is not the domain of the given.")
-        before = moment.line
+    record = work(replace(problem, task="study"))
+    return {name: record[name] for name in ("features", "lines", "found_by", "curve", "reads")}
 
 
-def _answers(end: Line, context: Context) -> dict[str, Any]:
-    if isinstance(end, Outcome):
-        return {"answers": [], "outcome": end.says}
-    found = context.solutions(end)
-    return {
-        "answers": [str(value) for value in rational_solutions(found)],
-        "checks": candidate_checks(context.given, context.unknown, found.points),
+def _line_record(line: WorkedLine) -> dict[str, Any]:
+    moment = line.moment
+    record = {
+        "text": plain(moment.line),
+        **shown(moment.line),
+        "law": moment.law,
+        "says": moment.says,
+        "verdict": line.verdict,
     }
+    return record | {"if": list(line.conditions)} if line.conditions else record
+
+
+def _answers(end: Line, lines: list[WorkedLine], context: Context) -> dict[str, Any]:
+    rejected = frozenset(point for line in lines for point in line.rejects)
+    record: dict[str, Any] = {"answers": [], "outcome": None}
+    found = solutions_or_none(end, context)
+    points = found.points if found else frozenset()
+    if letters(context.given) <= {context.unknown, "i"}:
+        record["checks"] = candidate_checks(context.given, context.unknown, points | rejected)
+    record["rejected"] = [
+        {"value": number_text(value), "why": _why_rejected(value, record["checks"], context)}
+        for value in sorted(rejected)
+    ]
+    if isinstance(end, Outcome):
+        return record | {"outcome": end.says}
+    options = end.options if isinstance(end, Either) else (end,)
+    return record | {"answers": [plain(option.right) for option in options]}  # type: ignore[union-attr]
+
+
+def _why_rejected(value: Algebraic, checks: list[dict[str, Any]], context: Context) -> str:
+    text = f"{context.unknown} = {number_text(value)}"
+    return next((check["says"] for check in checks if check["value"] == text), "")
 
 
 def excluded_of(context: Context) -> list[str]:

@@ -9,11 +9,12 @@ from hypothesis import strategies as st
 
 from uchuu_core import check, problem_from
 from uchuu_core.checking.diagnosis import SEARCHED
-from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.methods.catalogue import METHODS, applicable
 from uchuu_core.methods.method import Posed
 from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
+from uchuu_core.tests.support.worked import held
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Expr, Relation
@@ -78,7 +79,13 @@ def test_a_planted_error_is_named(task: str, before: str, line: str, error: str)
 
 def _paper(task: str, node: Expr | Relation) -> dict:  # type: ignore[type-arg]
     method = METHODS[0] if task == "evaluate" else applicable(Posed(node, "x"), "solve")[0]
-    lines = worked(Posed(node, "x" if task == "solve" else ""), method, "board")
+    lines = held(
+        node,
+        "evaluate" if task == "evaluate" else "solve",
+        method,
+        "board",
+        "x" if task == "solve" else "",
+    )
     return {"task": task, "given": plain(node), "lines": [plain(m.line) for m in lines]}
 
 

@@ -12,11 +12,12 @@ from uchuu_core.contract import Density
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import is_finished_number, unmet_forms
 from uchuu_core.kernel.points import Undefined, value_at
-from uchuu_core.methods.catalogue import METHODS, applicable, worked
+from uchuu_core.methods.catalogue import METHODS, applicable
 from uchuu_core.methods.method import Posed, at_density
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
 from uchuu_core.tests.support.polynomials import products, rational_expressions, text
+from uchuu_core.tests.support.worked import held
 from uchuu_core.tree.nodes import Expr, Join, Line, Outcome, Product, Relation, Symbol
 from uchuu_core.tree.paths import rebuild
 
@@ -31,7 +32,7 @@ def test_every_linear_method_reaches_the_known_solution(
     equation, solution = problem
 
     for method in applicable(Posed(equation, "x"), "solve"):
-        lines = worked(Posed(equation, "x"), method, "board")
+        lines = held(equation, "solve", method, "board", "x")
         end = lines[-1].line if lines else equation
 
         assert isinstance(end, Relation)
@@ -50,7 +51,7 @@ def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
     text = plain(node).replace("^", "**").replace("÷", "/")
     expected = sympy.sympify(text, rational=True)
 
-    lines = worked(Posed(node), METHODS[0], "board")
+    lines = held(node, "evaluate", METHODS[0], "board")
     end = lines[-1].line if lines else node
 
     assert is_finished_number(end)  # type: ignore[arg-type]
@@ -63,7 +64,7 @@ def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
     methods = [m for m in applicable(Posed(node), "expand") if m.key == "expand-and-collect"]
     assume(methods)
     try:
-        lines = worked(Posed(node), methods[0], "board")
+        lines = held(node, "expand", methods[0], "board")
     except Failure as refusal:
         assert refusal.code == "out-of-scope"
         return
@@ -147,7 +148,7 @@ def test_factoring_is_complete_in_every_school_and_agrees_with_the_oracle(
     factors = sympy.factor_list(expanded)[1]
 
     for method in applicable(Posed(node, "x"), "factor"):
-        lines = worked(Posed(node, "x"), method, "fine")  # each is held by the kernel on the way
+        lines = held(node, "factor", method, "fine", "x")  # each is held by the kernel on the way
         end = lines[-1].line
         if end == Outcome("prime"):
             assert len(factors) == 1
@@ -174,7 +175,7 @@ def test_rational_expressions_end_in_lowest_terms_in_every_school(written: str) 
     except (Undefined, Failure):
         assume(False)
     for method in methods:
-        lines = worked(Posed(node, "x"), method, "fine")  # each is held by the kernel on the way
+        lines = held(node, "simplify", method, "fine", "x")  # each is held by the kernel on the way
         end = lines[-1].line if lines else node
         assert unmet_forms(end, "simplify", ("single fraction",)) == ()
 
@@ -207,7 +208,7 @@ def test_roots_of_numbers_end_simplest_and_rationalised_in_every_school(
     except (Undefined, Failure):
         assume(False)
     for method in methods:
-        lines = worked(Posed(node), method, "fine")  # each is held by the kernel on the way
+        lines = held(node, "simplify", method, "fine")  # each is held by the kernel on the way
         end = lines[-1].line if lines else node
         assert unmet_forms(end, "simplify", ("rationalised",)) == ()
 

@@ -9,8 +9,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -45,6 +47,12 @@ def latex(line: Line) -> str:
         case AllExcept(members):
             listed = ", ".join(latex(member) for member in members)
             return r"\text{all real numbers except }" + listed
+        case Coordinates(x, y):
+            return r"\left(" + latex(x) + ", " + latex(y) + r"\right)"
+        case Feature(label, items):
+            return rf"\text{{{label}: }}" + (
+                r",\ ".join(latex(item) for item in items) or r"\text{none}"
+            )
         case Outcome(says):
             return rf"\text{{{says}}}"
         case _:

@@ -8,8 +8,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -50,6 +52,11 @@ def _line(line: Line) -> str:
         case AllExcept(members):
             listed = _sign(",").join(_line(member) for member in members)
             return _row("<mtext>all real numbers except </mtext>", listed)
+        case Coordinates(x, y):
+            return _row(_sign("("), _line(x), _sign(","), _line(y), _sign(")"))
+        case Feature(label, items):
+            listed = _sign(",").join(_line(item) for item in items) or "<mtext>none</mtext>"
+            return _row(f"<mtext>{escape(label)}: </mtext>", listed)
         case Outcome(says):
             return f"<mtext>{escape(says)}</mtext>"
         case _:

@@ -6,8 +6,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -39,6 +41,10 @@ def plain(line: Line) -> str:
         case AllExcept(members):
             *most, last = (plain(member) for member in members)
             return "all real numbers except " + (f"{', '.join(most)} and {last}" if most else last)
+        case Coordinates(x, y):
+            return "(" + plain(x) + ", " + plain(y) + ")"
+        case Feature(label, items):
+            return f"{label}: " + (", ".join(plain(item) for item in items) or "none")
         case Outcome(says):
             return says
         case _:

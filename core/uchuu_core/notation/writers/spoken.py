@@ -9,8 +9,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -50,6 +52,10 @@ def spoken(line: Line) -> str:
             return "the set of " + ", ".join(spoken(member) for member in members)
         case AllExcept(members):
             return "all real numbers except " + " and ".join(spoken(m) for m in members)
+        case Coordinates(x, y):
+            return f"the point {spoken(x)}, {spoken(y)}"
+        case Feature(label, items):
+            return f"{label}: " + (" and ".join(spoken(item) for item in items) or "none")
         case Outcome(says):
             return says
         case _:

@@ -6,8 +6,10 @@ from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
     Chain,
+    Coordinates,
     Either,
     Expr,
+    Feature,
     Line,
     Mixed,
     Number,
@@ -41,6 +43,10 @@ def typst(line: Line) -> str:
             return "{" + ", ".join(typst(member) for member in members) + "}"
         case AllExcept(members):
             return '"all real numbers except " ' + ", ".join(typst(m) for m in members)
+        case Coordinates(x, y):
+            return "(" + typst(x) + ", " + typst(y) + ")"
+        case Feature(label, items):
+            return f'"{label}: " ' + (", ".join(typst(item) for item in items) or '"none"')
         case Outcome(says):
             return f'"{says}"'
         case _:

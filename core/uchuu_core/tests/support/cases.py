@@ -15,14 +15,6 @@ BUILT_TOPICS = (
     "linear equations",
 )
 """Topics for which checking, naming and working are built."""
-WORKED_TOPICS = (
-    *BUILT_TOPICS,
-    "factoring",
-    "radicals",
-    "rational expressions",
-    "complex fractions",
-)
-"""Topics whose problems are worked."""
 
 
 def cases(kind: str, topics: tuple[str, ...] | None = None) -> Iterator[dict[str, Any]]:

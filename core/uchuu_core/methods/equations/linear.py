@@ -117,9 +117,23 @@ def _letters_to_left(line: Relation, unknown: str) -> Iterator[Moment]:
     yield from _add_to_both(line, build.times(right, Symbol(unknown)))
 
 
+def _powers_away(line: Relation, unknown: str) -> Iterator[Moment]:
+    """Yield the steps that take higher powers, the same on both sides, away."""
+    now = line
+    for term in build.terms_of(line.right):
+        _, rest = coefficient_and_rest(term.body)
+        if unknown in letters(rest) and rest != Symbol(unknown):
+            for moment in _add_to_both(now, build.total((term,))):
+                now = moment.line  # type: ignore[assignment]
+                yield moment
+
+
 def undo(line: Relation, unknown: str) -> Iterator[Moment]:
     """Yield the lines from a simplified linear equation to its answer."""
     now = line
+    for moment in _powers_away(now, unknown):
+        now = moment.line  # type: ignore[assignment]
+        yield moment
     for moment in _letters_to_left(now, unknown):
         now = moment.line  # type: ignore[assignment]
         yield moment

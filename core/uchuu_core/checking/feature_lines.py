@@ -1,0 +1,192 @@
+"""Lines that state a feature of the given function, each judged against the given."""
+
+from flint import fmpq
+
+from uchuu_core.checking.context import Context
+from uchuu_core.checking.domain_lines import judged_domain
+from uchuu_core.checking.judgement import Judgement
+from uchuu_core.kernel.algebraic import Algebraic
+from uchuu_core.kernel.features import INFINITY, MINUS_INFINITY, Features, features_of
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.solving import solution_set
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import (
+    Coordinates,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    Relation,
+    Signed,
+    Symbol,
+)
+
+Point = tuple[Algebraic, Algebraic]
+
+
+def judged_feature(line: Feature, context: Context) -> Judgement:
+    """Return whether the given function has the feature.
+
+    Raises:
+        NotRational: the given is no rational function of the letter, or the line is of another kind.
+    """
+    features = features_of(without_brackets(context.given), context.unknown)
+    label = line.label.removesuffix("s")
+    if label == "domain":
+        return _judged_domain(line, context)
+    right = {
+        "hole": _holes,
+        "vertical asymptote": _vertical,
+        "horizontal asymptote": _horizontal,
+        "oblique asymptote": _oblique,
+        "x-intercept": _x_intercepts,
+        "y-intercept": _y_intercept,
+        "end left": _end,
+        "end right": _end,
+        "range": _range,
+    }[label](line, features, context)
+    return Judgement("ok", "exact") if right else Judgement("wrong", "refuted")
+
+
+def _judged_domain(line: Feature, context: Context) -> Judgement:
+    stated: Line = Outcome("all real numbers")
+    if len(line.items) == 1:
+        stated = line.items[0]
+    elif line.items:
+        if not all(isinstance(item, Relation) for item in line.items):
+            raise NotRational
+        stated = Either(line.items)  # type: ignore[arg-type]
+    return judged_domain(stated, context)
+
+
+def number_of(node: object) -> Algebraic:
+    """Return the number that *node* writes.
+
+    Raises:
+        NotRational: it is none.
+    """
+    line = Relation(Symbol("x"), "=", node)  # type: ignore[arg-type]
+    found: SolutionSet = solution_set(line, "x", ring(("x",)))
+    points = list(found.points)
+    if len(points) != 1 or not isinstance(points[0], Algebraic):
+        raise NotRational
+    return points[0]
+
+
+def _points(line: Feature) -> set[Point]:
+    """Return the points of the line.
+
+    Raises:
+        NotRational: it lists something else.
+    """
+    if not all(isinstance(item, Coordinates) for item in line.items):
+        raise NotRational
+    return {(number_of(i.x), number_of(i.y)) for i in line.items if isinstance(i, Coordinates)}
+
+
+def lines_at(line: Feature, letter: str) -> set[Algebraic]:
+    """Return the numbers c of the items ``letter = c``, or of plain numbers.
+
+    Raises:
+        NotRational: an item is something else.
+    """
+    found = set()
+    for item in line.items:
+        match item:
+            case Relation(Symbol(name), "=" | "!=", value) if name == letter:
+                found.add(number_of(value))
+            case Relation() | Coordinates() | Outcome():
+                raise NotRational
+            case _:
+                found.add(number_of(item))
+    return found
+
+
+def _holes(line: Feature, features: Features, _context: Context) -> bool:
+    if any(y is None for _, y in features.holes):
+        raise NotRational
+    return _points(line) == {(x, Algebraic.of(y)) for x, y in features.holes if y is not None}
+
+
+def _vertical(line: Feature, features: Features, context: Context) -> bool:
+    return lines_at(line, context.unknown) == set(features.vertical)
+
+
+def _horizontal(line: Feature, features: Features, _context: Context) -> bool:
+    height = features.horizontal
+    right = set() if height is None else {Algebraic.of(height)}
+    return lines_at(line, "y") == right
+
+
+def _oblique(line: Feature, features: Features, context: Context) -> bool:
+    if not features.is_oblique or not line.items:
+        return not features.is_oblique and not line.items
+    if len(line.items) != 1:
+        return False
+    (item,) = line.items
+    stated = item.right if isinstance(item, Relation) else item
+    algebra = ring((context.unknown,))
+    try:
+        value = algebra.function(stated)  # type: ignore[arg-type]
+    except Undefined:
+        return False
+    wanted = algebra.one * 0
+    for degree in range(features.quotient.degree() + 1):
+        wanted += algebra.letter(context.unknown) ** degree * features.quotient[degree]
+    return bool(value.numerator == wanted * value.denominator)
+
+
+def _x_intercepts(line: Feature, features: Features, _context: Context) -> bool:
+    zero = Algebraic.of(fmpq(0))
+    stated = {
+        (number_of(i.x), number_of(i.y))
+        if isinstance(i, Coordinates)
+        else (number_of(_side(i)), zero)
+        for i in line.items
+    }
+    return stated == {(x, zero) for x in features.zeros}
+
+
+def _y_intercept(line: Feature, features: Features, _context: Context) -> bool:
+    zero = Algebraic.of(fmpq(0))
+    stated = {
+        (number_of(i.x), number_of(i.y))
+        if isinstance(i, Coordinates)
+        else (zero, number_of(_side(i)))
+        for i in line.items
+    }
+    if features.at_zero is None:
+        return not stated
+    return stated == {(zero, Algebraic.of(features.at_zero))}
+
+
+def _side(item: object) -> object:
+    return item.right if isinstance(item, Relation) else item
+
+
+def _end(line: Feature, features: Features, _context: Context) -> bool:
+    end = features.left if line.label == "end left" else features.right
+    if len(line.items) != 1:
+        return False
+    item = line.items[0]
+    stated = _infinity(item)
+    if stated is not None or isinstance(end, str):
+        return stated == end
+    return number_of(_side(item)) == Algebraic.of(end)
+
+
+def _infinity(item: object) -> str | None:
+    match item:
+        case Symbol("infinity"):
+            return INFINITY
+        case Signed("-", Symbol("infinity")):
+            return MINUS_INFINITY
+        case _:
+            return None
+
+
+def _range(line: Feature, features: Features, _context: Context) -> bool:
+    stated = lines_at(line, "y")
+    return stated == {Algebraic.of(y) for y in features.missed}

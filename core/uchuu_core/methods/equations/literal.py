@@ -1,0 +1,125 @@
+"""Solving a formula for a letter that stands to the first power: collect it, factor it out, divide."""
+
+from typing import Any
+
+from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.methods.equations.board import Board
+from uchuu_core.methods.fractions_in_letters import (
+    ONE,
+    fraction_in_factors,
+    least_common,
+    stretched,
+)
+from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.polynomials import expansions, open_subtracted
+from uchuu_core.methods.rational_shapes import positive_below
+from uchuu_core.methods.written import polynomial_tree, ring_of
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Quotient, Relation, Symbol
+from uchuu_core.tree.paths import letters
+
+
+def solve_for_letter(board: Board) -> None:
+    """Clear denominators, expand, collect the letter, factor it out, divide.
+
+    Raises:
+        OutOfScope: there are no further letters, or it is not linear in the unknown.
+    """
+    line = board.relation
+    if len(letters(line)) < 2 or board.unknown not in letters(line):
+        raise OutOfScope("It holds no further letters.")
+    names = [name for name in ring_of(line).names if name != board.unknown]
+    algebra = ring((*names, board.unknown))
+    try:
+        zero = algebra.lowest(algebra.function(line.left).minus(algebra.function(line.right)))
+    except (NotRational, Undefined) as reason:
+        raise OutOfScope("It holds roots, or letters in exponents.") from reason
+    place = algebra.names.index(board.unknown)
+    if any(int(d[place]) > 1 for d, _ in zero.numerator.terms()):
+        raise OutOfScope(f"{board.unknown} stands to a higher power than the first.")
+    _cleared(board, algebra)
+    _opened(board)
+    line = board.relation
+    whole = algebra.function(line.left).minus(algebra.function(line.right)).numerator
+    with_letter, without = _apart(whole, place, algebra)
+    if build.terms_of(polynomial_tree(with_letter, algebra))[0].sign == "-":
+        with_letter, without = -with_letter, -without
+    if not with_letter:
+        raise OutOfScope(f"{board.unknown} falls out of it.")
+    _collected(board, with_letter, without, algebra)
+    _divided(board, with_letter, without, algebra)
+
+
+def _cleared(board: Board, algebra: Any) -> None:
+    line = board.relation
+    sides = []
+    for side in (line.left, line.right):
+        found = []
+        for term in build.terms_of(side):
+            fraction = fraction_in_factors(term.body, algebra)
+            if fraction is None or fraction.bottom.number == 0:
+                raise OutOfScope("A term is no single fraction: simplify it first.")
+            found.append(positive_below(term.sign, fraction))
+        sides.append(found)
+    common = least_common([f.bottom for side in sides for _, f in side])
+    if common == ONE:
+        return
+    new = [
+        build.total(build.as_term(stretched(f, common, algebra), sign) for sign, f in side)  # type: ignore[arg-type]
+        for side in sides
+    ]
+    factor = shown(common.tree(algebra))
+    says = f"Multiply every term by the common denominator, {factor}."
+    board.equation(new[0], new[1], "clear-denominators", says)
+
+
+def _opened(board: Board) -> None:
+    board.follow(expansions(board.relation))
+    board.write(
+        open_subtracted(board.now), "take-minus-into-bracket", "The minus changes every sign."
+    )
+
+
+def _apart(polynomial: Any, place: int, algebra: Any) -> tuple[Any, Any]:
+    """Return the terms with the unknown and those without, as polynomials."""
+    with_letter, without = algebra.one * 0, algebra.one * 0
+    for degrees, coefficient in polynomial.terms():
+        term = algebra.one * coefficient
+        for name, degree in zip(algebra.names, degrees, strict=False):
+            term *= algebra.letter(name) ** int(degree)
+        if int(degrees[place]):
+            with_letter += term
+        else:
+            without += term
+    return with_letter, without
+
+
+def _collected(board: Board, with_letter: Any, without: Any, algebra: Any) -> None:
+    left, right = polynomial_tree(with_letter, algebra), polynomial_tree(-without, algebra)
+    letter = board.unknown
+    if board.relation == Relation(right, "=", left):
+        board.equation(
+            left, right, "turn-equation-round", f"Write the side with {letter} first.", 0
+        )
+        return
+    says = f"Terms with {letter} on one side, all others on the other."
+    board.equation(left, right, "collect-the-letter", says)
+
+
+def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None:
+    letter: Expr = Symbol(board.unknown)
+    factor = with_letter / algebra.letter(board.unknown)
+    right = -without
+    divisor = polynomial_tree(factor, algebra)
+    if len(factor) > 1:
+        says = f"Factor {board.unknown} out."
+        whole = build.product((letter, divisor))
+        board.equation(whole, board.relation.right, "factor-out", says)
+    if divisor == build.ONE:
+        return
+    says = f"Divide both sides by {shown(divisor)}."
+    condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) else ""
+    end = Quotient(polynomial_tree(right, algebra), divisor) if right else build.ZERO
+    board.write(Relation(letter, "=", end), "divide-both-sides", says, KEY, condition)

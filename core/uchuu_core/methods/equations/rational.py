@@ -1,0 +1,217 @@
+"""Rational equations: multiply by the LCD, bring all over one denominator, or cross-multiply."""
+
+from dataclasses import dataclass
+
+from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.domains import domain_of
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solving import excluded_points
+from uchuu_core.kernel.written import number_text
+from uchuu_core.methods.equations.board import Board
+from uchuu_core.methods.equations.candidates import reject
+from uchuu_core.methods.equations.finish import finish
+from uchuu_core.methods.fractions_in_letters import (
+    InFactors,
+    Product,
+    fraction_in_factors,
+    least_common,
+    stretched,
+)
+from uchuu_core.methods.method import RIDES_ALONG, shown
+from uchuu_core.methods.rational_shapes import positive_below, without_negative_exponent
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Number, Power, Quotient, Sign, Sum, Term
+from uchuu_core.tree.paths import letters, parts, rebuild
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """One term: its sign and its fraction in factors, nothing divided out."""
+
+    sign: Sign
+    written: Expr
+    fraction: InFactors
+
+
+@dataclass(frozen=True, slots=True)
+class Sides:
+    """Both sides term by term, and the least common denominator."""
+
+    left: tuple[Part, ...]
+    right: tuple[Part, ...]
+    common: Product
+
+
+def sides_of(board: Board) -> Sides:
+    """Return the equation term by term.
+
+    Raises:
+        OutOfScope: a term is no fraction of polynomials, or the unknown is below no bar.
+    """
+    line = board.relation
+    below = [p.denominator for p in parts(line) if isinstance(p, Quotient)]
+    if not any(board.unknown in letters(node) for node in below):
+        raise OutOfScope("The unknown stands below no bar.")
+    if letters(line) - {board.unknown}:
+        raise OutOfScope("It holds further letters.")
+    sides = [
+        tuple(_part(term.sign, term.body, board) for term in build.terms_of(side))
+        for side in (line.left, line.right)
+    ]
+    bottoms = [part.fraction.bottom for side in sides for part in side]
+    return Sides(sides[0], sides[1], least_common(bottoms))
+
+
+def _part(sign: Sign, body: Expr, board: Board) -> Part:
+    found = fraction_in_factors(body, board.algebra)
+    if found is None or found.bottom.number == 0:
+        raise OutOfScope("A term is no single fraction of polynomials: simplify it first.")
+    new, fraction = positive_below(sign, found)
+    return Part(new, body, fraction)  # type: ignore[arg-type]
+
+
+def excluded_text(board: Board) -> str:
+    """Return what the denominators exclude: ``x ≠ 2, x ≠ 5``."""
+    try:
+        domain = domain_of(board.relation, board.algebra, board.numbers)
+    except (NotRational, Undefined) as reason:
+        raise OutOfScope("A denominator in it is zero everywhere.") from reason
+    values = excluded_points(domain.excluded, board.unknown)
+    return ", ".join(f"{board.unknown} ≠ {number_text(v)}" for v in values).replace("-", "−")
+
+
+def by_lcd(board: Board) -> None:
+    """Multiply every term by the least common denominator, solve, strike excluded values."""
+    given = board.relation
+    positive = rebuild(given, without_negative_exponent)
+    board.write(positive, "negative-exponent", "A negative exponent means one over the power.")
+    sides = sides_of(board)
+    excluded = excluded_text(board)
+    sides = _factored(board, sides, excluded)
+    below = shown(sides.common.tree(board.algebra))
+    cleared = [
+        _joined([(p.sign, stretched(p.fraction, sides.common, board.algebra)) for p in side])
+        for side in (sides.left, sides.right)
+    ]
+    factor = sides.common.tree(board.algebra)
+    unworked = [
+        build.total(build.as_term(_times(factor, part), part.sign) for part in side)
+        for side in (sides.left, sides.right)
+    ]
+    says = f"Multiply every term by the least common denominator, {below}"
+    says += f"; {excluded}." if excluded and not board.moments else "."
+    board.equation(unworked[0], unworked[1], "multiply-by-lcd", says, RIDES_ALONG)
+    board.equation(cleared[0], cleared[1], "multiply-by-lcd", says)
+    finish(board)
+    reject(board, given)
+
+
+def _times(factor: Expr, part: Part) -> Expr:
+    return part.written if part.written == build.ZERO else build.product((factor, part.written))
+
+
+def _factored(board: Board, sides: Sides, excluded: str) -> Sides:
+    """Write the denominators in factors where they are not, opposite ones with one sign."""
+    trees = []
+    for side in (sides.left, sides.right):
+        terms = []
+        for part in side:
+            body = part.written
+            bottom = part.fraction.bottom
+            if isinstance(body, Quotient) and _opens(body, part, board):
+                body = Quotient(body.numerator, bottom.tree(board.algebra))
+            terms.append(build.as_term(body, part.sign))
+        trees.append(build.total(terms))
+    says = "Factor the denominators"
+    says += f"; excluded: {excluded}." if excluded else "."
+    board.equation(trees[0], trees[1], "factor-denominators", says)
+    return sides_of(board)
+
+
+def _opens(body: Quotient, part: Part, board: Board) -> bool:
+    """Whether the denominator gets another look in factors."""
+    bottom = part.fraction.bottom
+    original = fraction_in_factors(body, board.algebra)
+    assert original is not None
+    turned = original.bottom != bottom
+    several = len(bottom.factors) > 1 or any(n > 1 and len(p) > 1 for p, n in bottom.factors)
+    with_number = bottom.number != 1 and any(len(p) > 1 for p, _ in bottom.factors)
+    return turned or several or with_number
+
+
+def by_common_denominators(board: Board) -> None:
+    """Stretch every term to the LCD; equal fractions with equal bottoms have equal tops."""
+    given, sides = board.relation, sides_of(board)
+    excluded = excluded_text(board)
+    sides = _factored(board, sides, excluded)
+    below = sides.common.tree(board.algebra)
+    tops = []
+    for side in (sides.left, sides.right):
+        tops.append(
+            [
+                (part.sign, stretched(part.fraction, sides.common, board.algebra))
+                for part in side
+                if part.written != build.ZERO
+            ]
+        )
+    each = [
+        build.total(build.as_term(Quotient(top, below), sign) for sign, top in side)
+        for side in tops
+    ]
+    says = f"Bring every term to the least common denominator, {shown(below)}"
+    says += f"; {excluded}." if excluded and not board.moments else "."
+    board.equation(each[0], each[1], "common-denominator", says)
+    sums = [_joined(side) for side in tops]
+    one = [Quotient(top, below) if top != build.ZERO else top for top in sums]
+    says = "One fraction on each side; brackets stay."
+    board.equation(one[0], one[1], "one-numerator", says, RIDES_ALONG)
+    says = "Equal denominators: the numerators are equal."
+    board.equation(sums[0], sums[1], "equal-numerators", says)
+    finish(board)
+    reject(board, given)
+
+
+def by_cross_multiplying(board: Board) -> None:
+    """From a/b = c/d to a·d = c·b.
+
+    Raises:
+        OutOfScope: a side is not one fraction.
+    """
+    given, sides = board.relation, sides_of(board)
+    if len(sides.left) != 1 or len(sides.right) != 1:
+        raise OutOfScope("It is not one fraction on each side.")
+    excluded = excluded_text(board)
+    left, right = _as_fraction(given.left), _as_fraction(given.right)
+    products = (_cross(left[0], right[1]), _cross(right[0], left[1]))
+    says = "Cross-multiply: each numerator times the other denominator"
+    says += f"; {excluded}." if excluded else "."
+    board.equation(products[0], products[1], "cross-multiply", says)
+    finish(board)
+    reject(board, given)
+
+
+def _joined(terms: list[tuple[Sign, Expr]]) -> Expr:
+    """Write a sum; an added sum needs no brackets."""
+    listed: list[Term] = []
+    for sign, body in terms:
+        if sign == "+" and isinstance(body, Sum):
+            listed += body.terms
+        else:
+            listed.append(build.as_term(body, sign))
+    return build.total(listed)
+
+
+def _as_fraction(side: Expr) -> tuple[Expr, Expr]:
+    (term,) = build.terms_of(side)
+    body = term.body
+    top, bottom = (
+        (body.numerator, body.denominator) if isinstance(body, Quotient) else (body, build.ONE)
+    )
+    return (build.negative(top) if term.sign == "-" else top), bottom
+
+
+def _cross(top: Expr, bottom: Expr) -> Expr:
+    if top == bottom:
+        return Power(top, Number("2"))
+    factors = [part for part in (top, bottom) if part != build.ONE]
+    return build.product(factors) if factors else build.ONE

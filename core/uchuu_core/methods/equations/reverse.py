@@ -1,0 +1,288 @@
+"""The unknown stands once: undo what happens to it, last thing first, powers and roots too."""
+
+from fractions import Fraction
+
+from uchuu_core.failures import OutOfScope
+from uchuu_core.methods.equations.board import Board, either, is_solved
+from uchuu_core.methods.equations.candidates import reject
+from uchuu_core.methods.equations.polynomials import coefficients
+from uchuu_core.methods.equations.quadratics import take_root
+from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.order_of_operations import exact_root
+from uchuu_core.methods.roots import power_part
+from uchuu_core.moves.conditions import numeral
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Expr,
+    Number,
+    Outcome,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Symbol,
+)
+from uchuu_core.tree.paths import letters, parts
+
+MOST_STEPS = 30
+
+
+def reverse_order(board: Board) -> None:
+    """Undo what happens to the unknown, last thing first.
+
+    Raises:
+        OutOfScope: the unknown does not stand once, or a step cannot be undone.
+    """
+    given = board.relation
+    if sum(part == Symbol(board.unknown) for part in parts(given)) != 1:
+        raise OutOfScope("The unknown stands more than once; collect it first.")
+    side = given.left if board.unknown in letters(given.left) else given.right
+    around = _around(side, board.unknown)
+    if letters(given) == {board.unknown} and not any(
+        isinstance(p, (Power, Root, Absolute))
+        or (isinstance(p, Quotient) and board.unknown in letters(p.denominator))
+        for p in around
+    ):
+        raise OutOfScope("It is linear.")
+    if board.unknown in letters(given.right):
+        says = "Write the side with the unknown first."
+        board.equation(given.right, given.left, "turn-equation-round", says, 0)
+    undo(board)
+    if any(isinstance(p, Root) and p.index % 2 == 0 for p in around):
+        reject(board, given)
+
+
+def _around(side: Expr, unknown: str) -> list[Expr]:
+    """Return the parts of *side* that hold the unknown."""
+    return [p for p in parts(side) if unknown in letters(p)]
+
+
+def undo(board: Board) -> None:
+    """Undo step by step until the unknown is alone.
+
+    Raises:
+        OutOfScope: a step cannot be undone.
+    """
+    for _ in range(MOST_STEPS):
+        if isinstance(board.now, Outcome) or is_solved(board.now, board.unknown):
+            return
+        line = board.relation
+        side, value = line.left, line.right
+        match side:
+            case Power(base, exponent):
+                _undo_power(board, base, exponent, value)
+                return
+            case Absolute(body):
+                _undo_absolute(board, body, value)
+                return
+            case _:
+                _undo_one(board, side, value)
+    raise OutOfScope("This takes too many steps.")
+
+
+def _undo_one(board: Board, side: Expr, value: Expr) -> None:
+    unknown = board.unknown
+    match side:
+        case Sum(terms):
+            rest = [t for t in terms if unknown not in letters(t.body)]
+            (kept,) = [t for t in terms if unknown in letters(t.body)]
+            says = (
+                _moved(rest[0].sign, build.total([rest[0]])) if len(rest) == 1 else "Move the rest."
+            )
+            opposite = build.total(type(t)(build.OPPOSITE[t.sign], t.body) for t in rest)
+            board.equation(
+                build.total((kept,)), added(value, opposite), "subtract-on-both-sides", says
+            )
+        case Signed("-", body):
+            says = "Multiply both sides by −1."
+            board.equation(body, times(value, Fraction(-1)), "multiply-both-sides", says)
+        case Product(factors, _):
+            inside = [f for f in factors if unknown in letters(f)]
+            outside = build.product(f for f in factors if unknown not in letters(f))
+            says = f"It is multiplied by {shown(outside)}: divide by it."
+            board.equation(build.product(inside), over(value, outside), "divide-both-sides", says)
+        case Quotient(top, bottom, _) if unknown in letters(top):
+            says = f"It is divided by {shown(bottom)}: multiply by it."
+            board.equation(top, by(value, bottom), "multiply-both-sides", says)
+        case Quotient(top, bottom, _):
+            if isinstance(value, Sum):
+                raise OutOfScope("A sum would come below the bar: clear the denominators first.")
+            says = f"{shown(top)} over what gives {shown(value)}? Turn it round."
+            board.equation(bottom, over(top, value), "reciprocal", says)
+        case Root(index, radicand):
+            _undo_root(board, index, radicand, value)
+        case _:
+            raise OutOfScope("This step cannot be undone.")
+
+
+def _moved(sign: str, part: Expr) -> str:
+    size = part.body if isinstance(part, Signed) else part
+    return f"{'Add' if sign == '-' else 'Subtract'} {shown(size)} on both sides."
+
+
+def added(value: Expr, more: Expr) -> Expr:
+    """Return the sum, worked out for plain numbers."""
+    a, b = numeral(value), numeral(more)
+    return build.number(a + b) if a is not None and b is not None else build.add(value, more)
+
+
+def times(value: Expr, factor: Fraction) -> Expr:
+    """Return a number times *value*, term by term."""
+    a = numeral(value)
+    if a is not None:
+        return build.number(a * factor)
+    if factor == -1 and isinstance(value, Sum):
+        return build.total(type(t)(build.OPPOSITE[t.sign], t.body) for t in value.terms)
+    return build.times(factor, value)
+
+
+def by(value: Expr, factor: Expr) -> Expr:
+    """Return the product, worked out for plain numbers."""
+    a, b = numeral(value), numeral(factor)
+    if b is not None:
+        return build.number(a * b) if a is not None else build.times(b, value)
+    return build.product((factor, value)) if value != build.ONE else factor
+
+
+def over(value: Expr, divisor: Expr) -> Expr:
+    """Return the quotient, worked out for plain numbers.
+
+    Raises:
+        OutOfScope: it divides by zero.
+    """
+    a, b = numeral(value), numeral(divisor)
+    if b == 0:
+        raise OutOfScope("It would divide by zero.")
+    if b is not None:
+        return build.number(a / b) if a is not None else build.times(1 / b, value)
+    return Quotient(value, divisor)
+
+
+def _undo_root(board: Board, index: int, radicand: Expr, value: Expr) -> None:
+    number = numeral(value)
+    if index % 2 == 0 and number is not None and number < 0:
+        says = "An even root is never negative: there is no solution."
+        board.write(Outcome("no solution"), "root-never-negative", says, KEY)
+        return
+    name = {2: "Square", 3: "Cube"}.get(index, f"Raise to the power {index}")
+    raised = build.number(number**index) if number is not None else Power(value, Number(str(index)))
+    board.equation(radicand, raised, "raise-both-sides", f"{name} both sides.")
+
+
+def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
+    power, number = numeral(exponent), numeral(value)
+    if power is None or power <= 0:
+        raise OutOfScope("This exponent is not undone yet.")
+    if power.denominator != 1:
+        _undo_fraction(board, base, power, number)
+        return
+    index = power.numerator
+    if index % 2:
+        root = _root_text(value, index)
+        says = f"Take the {_name(index)} root of both sides: every number has exactly one."
+        board.equation(base, root, "root-both-sides", says)
+        undo(board)
+        return
+    if number is None:
+        says = "Take the root of both sides: ±."
+        board.equation(base, Signed("+-", Root(index, value)), "root-both-sides", says)
+        _split(board, base)
+        return
+    if index == 2 and _is_linear(base, board):
+        take_root(board, base, number)
+        return
+    if number < 0:
+        says = "An even power is never negative: there is no solution."
+        board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+        return
+    root = _root_text(value, index)
+    says = f"Take the {_name(index)} root of both sides: ±, since two numbers have this power."
+    if number == 0:
+        board.equation(base, build.ZERO, "root-both-sides", "Only 0 has the power 0.")
+        undo(board)
+        return
+    pair = [Relation(base, "=", side) for side in (root, build.negative(root))]
+    board.write(either(list(pair)), "root-both-sides", says)
+    board.branches(undo)
+
+
+def _split(board: Board, base: Expr) -> None:
+    value = board.relation.right
+    assert isinstance(value, Signed)
+    pair = [Relation(base, "=", side) for side in (value.body, build.negative(value.body))]
+    board.write(either(list(pair)), "both-solutions", "Write both out.", KEY)
+    board.branches(undo)
+
+
+def _undo_fraction(board: Board, base: Expr, power: Fraction, number: Fraction | None) -> None:
+    """Undo ``S^(p/q) = v`` by the power q/p: ± when p is even."""
+    if number is None:
+        raise OutOfScope("This exponent is not undone yet.")
+    if power.numerator % 2 == 0 and number < 0:
+        says = "An even power is never negative: there is no solution."
+        board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+        return
+    if power.denominator % 2 == 0 and number < 0:
+        says = "An even root is never negative: there is no solution."
+        board.write(Outcome("no solution"), "root-never-negative", says, KEY)
+        return
+    root = exact_root(abs(number), power.numerator)
+    if root is None:
+        raise OutOfScope("The power that undoes it gives no rational number.")
+    size = build.number(root**power.denominator)
+    back = shown(build.number(1 / power))
+    says = f"Raise both sides to the power {back}."
+    if power.numerator % 2 == 0 and number:
+        says += " ±, since the exponent has an even numerator."
+        pair = [Relation(base, "=", side) for side in (size, build.negative(size))]
+        board.write(either(list(pair)), "raise-both-sides", says)
+        board.branches(undo)
+        return
+    board.equation(base, size if number >= 0 else build.negative(size), "raise-both-sides", says)
+    undo(board)
+
+
+def _undo_absolute(board: Board, body: Expr, value: Expr) -> None:
+    number = numeral(value)
+    if number is None:
+        raise OutOfScope("An absolute value equal to an expression is not worked yet.")
+    if number < 0:
+        says = "An absolute value is never negative: there is no solution."
+        board.write(Outcome("no solution"), "absolute-never-negative", says, KEY)
+        return
+    if number == 0:
+        board.equation(body, build.ZERO, "absolute-value", "Only 0 has the absolute value 0.")
+        undo(board)
+        return
+    pair = [Relation(body, "=", side) for side in (value, build.negative(value))]
+    says = "Two numbers have this absolute value."
+    board.write(either(list(pair)), "absolute-value", says)
+    board.branches(undo)
+
+
+def _is_linear(base: Expr, board: Board) -> bool:
+    try:
+        return len(coefficients(Relation(base, "=", build.ZERO), board.unknown)) == 2
+    except OutOfScope:
+        return False
+
+
+def _name(index: int) -> str:
+    return {2: "square", 3: "cube"}.get(index, f"{index}-th")
+
+
+def _root_text(value: Expr, index: int) -> Expr:
+    """Write the root of a number in simplest form, of anything else as a root."""
+    number = numeral(value)
+    if number is None:
+        return Root(index, value)
+    whole = abs(number.numerator) * number.denominator ** (index - 1)
+    outside, inside = power_part(whole, index)
+    scale = Fraction(outside, number.denominator)
+    root = build.ONE if inside == 1 else Root(index, Number(str(inside)))
+    result = build.times(scale, root)
+    return build.negative(result) if number < 0 else result

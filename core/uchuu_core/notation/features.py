@@ -1,0 +1,95 @@
+"""Lines that state a feature of a function: ``hole: (2, 5)``, ``domain: x != 3``."""
+
+import re
+from collections.abc import Callable
+from typing import Any
+
+from uchuu_core.failures import Unreadable
+from uchuu_core.tree.nodes import Coordinates, Either, Feature, Line, Outcome
+
+LABELS = {
+    "domain": "domain",
+    "range": "range",
+    "hole": "hole",
+    "holes": "holes",
+    "vertical asymptote": "vertical asymptote",
+    "vertical asymptotes": "vertical asymptotes",
+    "horizontal asymptote": "horizontal asymptote",
+    "oblique asymptote": "oblique asymptote",
+    "slant asymptote": "oblique asymptote",
+    "x-intercept": "x-intercept",
+    "x-intercepts": "x-intercepts",
+    "y-intercept": "y-intercept",
+    "end left": "end left",
+    "end right": "end right",
+}
+"""What may stand before the colon, and how it is written."""
+_LABEL = re.compile(
+    r"\s*(?:\\text\{)?\s*("
+    + "|".join(re.escape(label) for label in sorted(LABELS, key=len, reverse=True))
+    + r")\s*:\s*(?:\})?",
+    re.IGNORECASE,
+)
+_NONE = re.compile(r"\s*(?:\\text\{)?\s*none\s*\}?\s*$", re.IGNORECASE)
+_BRACKETS = {"(": 1, ")": -1, "{": 1, "}": -1}
+
+
+def read_feature(text: str, read: Callable[[str], Line]) -> Feature | None:
+    """Return the feature that *text* states, None when it starts with no label.
+
+    ``read`` reads a part.
+
+    Raises:
+        Unreadable: the label is there and what follows cannot be read.
+    """
+    found = _LABEL.match(text)
+    if found is None:
+        return None
+    label = LABELS[found.group(1).lower()]
+    rest = text[found.end() :]
+    if _NONE.match(rest):
+        return Feature(label, ())
+    items: list[Any] = []
+    for start, piece in _pieces(rest):
+        items += _items(piece, found.end() + start, read)
+    return Feature(label, tuple(items))
+
+
+def _pieces(text: str) -> list[tuple[int, str]]:
+    """Cut at commas and "and" outside brackets; the words of a domain stay together."""
+    if re.match(r"\s*(?:\\text\{)?\s*all real", text, re.IGNORECASE):
+        return [(0, text)]
+    found: list[tuple[int, str]] = []
+    level, start, place = 0, 0, 0
+    while place < len(text):
+        level += _BRACKETS.get(text[place], 0)
+        joint = re.match(r",|\s(?:and|or)\s", text[place:]) if level == 0 else None
+        if joint:
+            found.append((start, text[start:place]))
+            place += joint.end()
+            start = place
+        else:
+            place += 1
+    return [*found, (start, text[start:])]
+
+
+def _items(piece: str, at: int, read: Callable[[str], Line]) -> list[Any]:
+    inner = piece.strip().removeprefix(r"\left").replace(r"\right)", ")")
+    if inner.startswith("(") and inner.endswith(")"):
+        halves = _pieces(inner[1:-1])
+        if len(halves) == 2:
+            x, y = (_part(half, at, read) for _, half in halves)
+            return [Coordinates(x, y)]
+    line = _part(piece, at, read)
+    if isinstance(line, Either):
+        return list(line.options)
+    if isinstance(line, Outcome) and line.says != "all real numbers":
+        raise Unreadable("A feature is a value, a point, or “none”.", at)
+    return [line]
+
+
+def _part(text: str, at: int, read: Callable[[str], Line]) -> Any:
+    try:
+        return read(text)
+    except Unreadable as failure:
+        raise Unreadable(failure.message, at + (failure.at or 0)) from None
