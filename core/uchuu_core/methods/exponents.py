@@ -10,6 +10,7 @@ from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
 from uchuu_core.methods.order_of_operations import fractions_for_decimals
 from uchuu_core.methods.powers import Exponents, Powers, powers_of, same_factors
 from uchuu_core.methods.written import ring_of
+from uchuu_core.moves.conditions import numeral
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -168,10 +169,27 @@ def _are_positive(bases: tuple[Expr, ...]) -> bool:
     )
 
 
+_MISSING = {
+    LAWS: "a number in it has a fraction as exponent: write it in primes",
+    PRIMES: "no number in it is composite",
+    SAME_BASE: "its numbers are not powers of one base",
+}
+
+
+def _holds_root_of_number(node: Expr) -> bool:
+    return any(
+        isinstance(part, Power)
+        and numeral(part.base) is not None
+        and (value := numeral(part.exponent)) is not None
+        and value.denominator != 1
+        for part in parts(node)
+    )
+
+
 def _in_shape(given: Expr, school: str) -> tuple[Expr, str] | None:
     """Write the numbers as the school wants them; None when the school is not for them."""
     if school == LAWS:
-        return given, ""
+        return None if _holds_root_of_number(given) else (given, "")
     if school == PRIMES:
         new = _in_primes(given)
         return (new, "Write the numbers as products of primes.") if new != given else None  # type: ignore[return-value]
@@ -199,12 +217,7 @@ def _moments(given: Expr, school: str) -> Iterator[Moment]:
         yield Moment(now, "decimal-as-fraction", "Write decimals as common fractions.")
     shape = _in_shape(now, school)  # type: ignore[arg-type]
     if shape is None:
-        missing = (
-            "no number in it is composite"
-            if school == PRIMES
-            else "its numbers are not powers of one base"
-        )
-        raise OutOfScope(missing)
+        raise OutOfScope(_MISSING[school])
     if shape[0] != now:
         now = shape[0]
         yield Moment(now, "numbers-as-powers", shape[1])

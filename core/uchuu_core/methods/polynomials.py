@@ -17,6 +17,7 @@ from uchuu_core.tree.nodes import (
     Quotient,
     Relation,
     Root,
+    Signed,
     Sum,
     Term,
 )
@@ -68,8 +69,18 @@ def _power_as_product(part: Line) -> Line:
             return build.product([base] * int(exponent.text))
         case Power(Product(factors, _), Number() as exponent) if exponent.is_whole:
             return build.product(Power(factor, exponent) for factor in factors)
+        case Power(Signed("-", body), Number() as exponent) if exponent.is_whole and letters(body):
+            power = _power_as_product(Power(body, exponent))
+            return power if exponent.value % 2 == 0 else build.negative(power)  # type: ignore[arg-type]
         case _:
             return part
+
+
+def _signs_joined(part: Line) -> Line:
+    """Write ``(-a) + b`` as ``-a + b``."""
+    if not isinstance(part, Sum):
+        return part
+    return Sum(tuple(build.as_term(t.body, t.sign) for t in part.terms))
 
 
 def opened(node: Expr, law: Move) -> tuple[Expr, list[Expr]]:
@@ -93,7 +104,7 @@ def expansions(line: Line, weight: int = BOARD) -> Iterator[Moment]:
     now = build.without_brackets(line)
     written_out = rebuild(now, _power_as_product)
     if written_out != now:
-        now = written_out
+        now = rebuild(written_out, _signs_joined)
         yield Moment(now, "power-as-product", "Write the power as a product.", weight)
     for _ in range(40):
         for law in _OPENING:
@@ -144,6 +155,10 @@ def moments(line: Line) -> Iterator[Moment]:
     if new != now:
         now = new
         yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+    joined_powers = flattened(now)  # type: ignore[arg-type]
+    if joined_powers != now:
+        now = joined_powers
+        yield Moment(now, "same-base", "Multiply powers of a letter: add the exponents.")
     if any(isinstance(f, Sum) for _, p in walk(now) for f in getattr(p, "factors", ())):
         raise OutOfScope("This is too long to be written out. Use fewer brackets.")
     if isinstance(now, Sum):
@@ -167,6 +182,11 @@ def _refusal(posed: Posed) -> str | None:
         return "this is an equation"
     if not letters(line):
         return "the expression holds only numbers"
+    if not any(isinstance(part, Sum) for _, part in walk(line)) and any(
+        isinstance(part, Power) and isinstance(part.base, (Power, Product, Quotient))
+        for _, part in walk(build.without_brackets(line))
+    ):
+        return "there is no sum to expand; the laws of exponents serve"
     for _, part in walk(line):
         if isinstance(part, (Root, Absolute)):
             return "roots and absolute values are not worked yet"

@@ -121,13 +121,12 @@ class Powers:
         return replace(self, above=kept[0], below=kept[1])
 
     def crossed(self) -> "Powers":
-        """Move every power with a negative number as exponent across the bar."""
+        """Move every power with a negative exponent (all its terms are) across the bar."""
         above: list[Factor] = []
         below: list[Factor] = []
         for here, there, side in ((above, below, self.above), (below, above, self.below)):
             for base, exponent in side:
-                value = self.exponents.number(exponent)
-                negative = value is not None and value < 0
+                negative = bool(exponent) and all(c < 0 for _, c in exponent.terms())
                 (there if negative else here).append((base, -exponent if negative else exponent))
         return replace(self, above=tuple(above), below=tuple(below))
 

@@ -212,7 +212,7 @@ class Radicals:
         self._write(Quotient(above, build.product((bottom.tree(), times))), "rationalise", says)
         self.techniques |= {COMBINE, SIMPLIFY} if is_single else {CONJUGATE}
         new_bottom = bottom.times(multiplier).simplest(self._is_safe).collected()
-        if self._divides_out(top, new_bottom, multiplier):
+        if not is_single and self._divides_out(top, new_bottom, multiplier):
             return
         new_top = top.times(multiplier)
         self._write(_over(new_top.tree(), new_bottom), "multiply-roots", "Multiply out.")
@@ -229,9 +229,7 @@ class Radicals:
         if not any(not isinstance(factor, int) for factor in shared):
             return False
         times = multiplier.tree()
-        says = "Below, the root goes."
-        if len(multiplier.terms) > 1:
-            says = "Below, sum times difference is a difference of squares."
+        says = "Below, sum times difference is a difference of squares."
         line = Quotient(
             build.product((polynomial_tree(above, self.algebra), times)),
             polynomial_tree(below, self.algebra),

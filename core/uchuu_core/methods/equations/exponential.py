@@ -46,6 +46,8 @@ def by_same_base(board: Board) -> None:
         raise OutOfScope("It holds further letters.")
     if not any(_is_exponential(p, board.unknown) for p in parts(line)):
         raise OutOfScope("The unknown stands in no exponent.")
+    if board.unknown in letters(_without_exponentials(line, board.unknown)):
+        raise OutOfScope("The unknown stands outside exponents too.")
     fractions = fractions_for_decimals(line)
     board.write(fractions, "decimal-as-fraction", "Write decimals as common fractions.")
     sides = (board.relation.left, board.relation.right)
@@ -53,6 +55,13 @@ def by_same_base(board: Board) -> None:
         _by_powers(board)
     else:
         equate_exponents(board)
+
+
+def _without_exponentials(line: Relation, unknown: str) -> Line:
+    def change(part: Any) -> Any:
+        return build.ONE if _is_exponential(part, unknown) else part
+
+    return rebuild(line, change)  # type: ignore[no-any-return]
 
 
 def _is_exponential(node: Line, unknown: str) -> bool:

@@ -11,6 +11,7 @@ from uchuu_core.methods.method import KEY, shown
 from uchuu_core.methods.order_of_operations import exact_root
 from uchuu_core.methods.roots import power_part
 from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -189,7 +190,7 @@ def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
         return
     if number is None:
         says = "Take the root of both sides: ±."
-        board.equation(base, Signed("+-", Root(index, value)), "root-both-sides", says)
+        board.equation(base, Signed("+-", _root_text(value, index)), "root-both-sides", says)
         _split(board, base)
         return
     if index == 2 and _is_linear(base, board):
@@ -279,7 +280,18 @@ def _root_text(value: Expr, index: int) -> Expr:
     """Write the root of a number in simplest form, of anything else as a root."""
     number = numeral(value)
     if number is None:
-        return Root(index, value)
+        top, below = (
+            (value.numerator, value.denominator)
+            if isinstance(value, Quotient)
+            else (value, build.ONE)
+        )
+        scale, rest = coefficient_and_rest(top)
+        rest = rest if below == build.ONE else Quotient(rest, below)
+        outside, inside = power_part(scale.numerator, index)
+        under = build.times(Fraction(inside, scale.denominator), rest)
+        return build.times(Fraction(outside), Root(index, under))
+    if number == 0:
+        return build.ZERO
     whole = abs(number.numerator) * number.denominator ** (index - 1)
     outside, inside = power_part(whole, index)
     scale = Fraction(outside, number.denominator)
