@@ -75,7 +75,7 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
             raise NotRational
     found = [solution_set(branch, unknown, algebra, numbers) for branch in written_out]
     signs = {branch.sign for branch in written_out if isinstance(branch, Relation)}
-    if "=" in signs:
+    if "=" in signs or (isinstance(line, Either) and line.is_or):
         return union(found)
     every = intersection(found)
     return union(found) if every.is_empty else every

@@ -69,6 +69,10 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
 
 
 _SAYS_LITTLE = (
+    "it is not linear",
+    "it is no polynomial",
+    "the unknown has a power",
+    "this exponent",
     "the unknown does not",
     "the unknown stands more",
     "it is not quadratic",
@@ -86,7 +90,7 @@ def _most_telling(reasons: list[str | None]) -> str:
     said = [reason for reason in reasons if reason]
     done = [reason for reason in said if reason.endswith("already")]
     telling = [r for r in said if not r.startswith(_SAYS_LITTLE)]
-    return [*said, *sorted(telling, key=lambda r: r.startswith("the unknown")), *done][-1]
+    return [*said, *telling, *done][-1]
 
 
 def next_line(before: Line, task: Task, unknown: str, numbers: Numbers = REAL) -> Line | None:

@@ -1,11 +1,14 @@
 """Where an expression has a value: denominators are not zero, radicands not negative."""
 
 from collections.abc import Iterator
+from itertools import pairwise
 
+from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.numbers import REAL
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.kernel.solutions import SolutionSet, complement, intersection
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.kernel.written import tree_of
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
@@ -21,6 +24,7 @@ from uchuu_core.tree.nodes import (
     Power,
     Quotient,
     Relation,
+    RelationSign,
     Root,
     Signed,
     Symbol,
@@ -56,23 +60,20 @@ def _refusal(posed: Posed) -> str | None:
         return "it holds more than one letter, or none"
     if any(_holds_fraction(d) for d in _denominators(given)):
         return "a fraction below a bar is not worked yet"
-    roots = [p for p in parts(given) if isinstance(p, Root) and p.index % 2 == 0]
-    below = _denominators(given)
-    if roots and (below or len(roots) > 1):
-        return "roots together with denominators are not worked yet"
     try:
         list(_moments(posed))
     except (NotRational, Undefined):
         return "what stands below a bar or under a root is not solved yet"
+    except OutOfScope as reason:
+        return reason.message[:1].lower() + reason.message[1:].rstrip(".")
     return None
 
 
 def _moments(posed: Posed) -> Iterator[Moment]:
     given, unknown = posed.given, posed.unknown
     below = _denominators(given)
-    root = next((p for p in parts(given) if isinstance(p, Root) and p.index % 2 == 0), None)
-    if root is not None and letters(root):
-        yield from _of_root(root, unknown)
+    if any(isinstance(p, Root) and p.index % 2 == 0 and letters(p) for p in parts(given)):
+        yield from _of_roots(build.without_brackets(given), below, unknown)
     elif below:
         yield from _of_denominators(below, unknown)
     else:
@@ -108,28 +109,80 @@ def _of_denominators(below: list[Expr], unknown: str) -> Iterator[Moment]:
     yield Moment(AllExcept(tuple(values)), "domain", says, KEY)  # type: ignore[arg-type]
 
 
-def _of_root(root: Root, unknown: str) -> Iterator[Moment]:
-    line = Relation(root.radicand, ">=", _ZERO)
-    yield Moment(line, "radicand-not-negative", "What stands under an even root is not negative.")
-    found = solution_set(line, unknown, ring((unknown,)), REAL)
+def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
+    """Yield the lines where even roots stand, denominators beside them or not."""
+    conditions: list[Relation] = []
+    under_bar = {p for d in below for p in parts(d) if p == d or p in getattr(d, "factors", ())}
+    for _, part in walk(given):
+        if isinstance(part, Root) and part.index % 2 == 0 and letters(part):
+            sign: RelationSign = ">" if part in under_bar else ">="
+            conditions.append(Relation(part.radicand, sign, _ZERO))
+    conditions += [
+        Relation(d, "!=", _ZERO)
+        for d in below
+        if d not in {p for p in parts(given) if isinstance(p, Root)}
+    ]
+    conditions = list(dict.fromkeys(conditions))
+    line: Line = conditions[0] if len(conditions) == 1 else Either(tuple(conditions))
+    says = "What stands under an even root is not negative"
+    says += "; a denominator is not zero." if below else "."
+    yield Moment(line, "radicand-not-negative", says)
+    algebra = ring((unknown,))
+    sets = []
+    for each in conditions:
+        if each.sign == "!=":
+            zero = Relation(each.left, "=", _ZERO)
+            sets.append(complement(solution_set(zero, unknown, algebra, REAL)))
+        else:
+            sets.append(solution_set(each, unknown, algebra, REAL))
+    found = intersection(sets)
     if found.everything:
-        says = f"{shown(root.radicand)} is never negative: every number may be put in."
+        says = "That holds for every number: every number may be put in."
         yield Moment(Outcome("all real numbers"), "domain", says, KEY)
         return
-    relations: list[Relation] = []
-    for interval in found.intervals:
-        ends = ((interval.low, ">="), (interval.high, "<="))
-        for end, sign in ends:
-            if end is not None:
-                value = tree_of(end)
-                if value is None:
-                    raise NotRational
-                relations.append(Relation(Symbol(unknown), sign, value))  # type: ignore[arg-type]
-    if not relations:
-        raise NotRational
-    solved: Line = relations[0] if len(relations) == 1 else Either(tuple(relations))
+    solved = _written(found, unknown)
     if solved != line:
-        yield Moment(solved, "domain", "Solve the inequality.", KEY)
+        yield Moment(solved, "domain", "Solve each condition; all must hold.", KEY)
+
+
+def _written(found: SolutionSet, unknown: str) -> Line:
+    """Write one interval, single values cut out of it, as relations.
+
+    Raises:
+        OutOfScope: it is nothing, one point, or several intervals.
+        NotRational: an end cannot be written with square roots.
+    """
+    listed = list(found.intervals)
+    if not listed or found.points:
+        raise OutOfScope("Its domain is empty or has single points.")
+    letter = Symbol(unknown)
+    relations: list[Relation] = []
+    if any(a.high != b.low for a, b in pairwise(listed)):
+        if len(listed) == 2 and listed[0].low is None and listed[1].high is None:
+            low, high = listed[0].high, listed[1].low
+            signs: tuple[RelationSign, RelationSign] = (
+                "<=" if listed[0].has_high else "<",
+                ">=" if listed[1].has_low else ">",
+            )
+            return Either(
+                (Relation(letter, signs[0], _end(low)), Relation(letter, signs[1], _end(high))),
+                "or",
+            )
+        raise OutOfScope("Its domain has several parts.")
+    first, last = listed[0], listed[-1]
+    if first.low is not None:
+        relations.append(Relation(letter, ">=" if first.has_low else ">", _end(first.low)))
+    if last.high is not None:
+        relations.append(Relation(letter, "<=" if last.has_high else "<", _end(last.high)))
+    relations += [Relation(letter, "!=", _end(b.low)) for b in listed[1:]]
+    return relations[0] if len(relations) == 1 else Either(tuple(relations))
+
+
+def _end(number: Algebraic | None) -> Expr:
+    tree = tree_of(number) if number is not None else None
+    if tree is None:
+        raise NotRational
+    return tree
 
 
 DOMAIN = Method(

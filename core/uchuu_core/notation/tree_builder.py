@@ -227,7 +227,9 @@ class TreeBuilder(Transformer[Token, Any]):
                 continue
             same = Relation(first.left, first.sign, part)
             options.append(part if isinstance(part, Relation) else same)
-        return Either(tuple(options))
+        is_or = any(getattr(part, "type", "") == "OR" for part in rest)
+        orders = all(option.sign in ("<", ">", "<=", ">=") for option in options)
+        return Either(tuple(options), "or" if is_or and orders else "")
 
     def set(self, *parts: Any) -> ValueSet:
         opened = next(n for n, p in enumerate(parts) if getattr(p, "type", "") == "OPEN_SET")

@@ -153,9 +153,15 @@ class Chain:
 
 @dataclass(frozen=True, slots=True)
 class Either:
-    """Several relations joined by "or" (for ``!=``: by commas, all hold)."""
+    """Several relations: equations joined by "or"; others by commas, or by a written "or"."""
 
     options: tuple[Relation, ...]
+    joint: Literal["", "or"] = ""
+
+    @property
+    def is_or(self) -> bool:
+        """Whether "or" is written between the relations."""
+        return self.joint == "or" or self.options[0].sign == "="
 
 
 @dataclass(frozen=True, slots=True)

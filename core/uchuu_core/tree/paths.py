@@ -76,8 +76,8 @@ def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
             return Relation(parts[0], sign, parts[1])
         case Chain():
             return Chain(parts)
-        case Either():
-            return Either(parts)
+        case Either(_, joint):
+            return Either(parts, joint)
         case ValueSet():
             return ValueSet(parts)
         case AllExcept():

@@ -39,8 +39,8 @@ def latex(line: Line) -> str:
             return f"{latex(left)}{_RELATIONS[sign]}{latex(right)}"
         case Chain(sides):
             return "=".join(latex(side) for side in sides)
-        case Either(options):
-            word = r",\; " if options[0].sign != "=" else r"\;\text{ or }\;"
+        case Either(options, _):
+            word = r"\;\text{ or }\;" if line.is_or else r",\; "
             return word.join(latex(option) for option in options)
         case ValueSet(members):
             return r"\{" + ", ".join(latex(member) for member in members) + r"\}"

@@ -44,8 +44,8 @@ def _line(line: Line) -> str:
             return _row(_line(left), _sign(_RELATIONS[sign]), _line(right))
         case Chain(sides):
             return _row(_sign("=").join(_line(side) for side in sides))
-        case Either(options):
-            word = _sign(",") if options[0].sign != "=" else "<mtext> or </mtext>"
+        case Either(options, _):
+            word = "<mtext> or </mtext>" if line.is_or else _sign(",")
             return _row(word.join(_line(option) for option in options))
         case ValueSet(members):
             return _row(_sign("{"), _sign(",").join(_line(m) for m in members), _sign("}"))

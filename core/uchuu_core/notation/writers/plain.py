@@ -33,8 +33,8 @@ def plain(line: Line) -> str:
             return f"{plain(left)} {sign} {plain(right)}"
         case Chain(sides):
             return " = ".join(plain(side) for side in sides)
-        case Either(options):
-            word = ", " if options[0].sign != "=" else " or "
+        case Either(options, _):
+            word = " or " if line.is_or else ", "
             return word.join(plain(option) for option in options)
         case ValueSet(members):
             return "{" + ", ".join(plain(member) for member in members) + "}"

@@ -45,8 +45,8 @@ def spoken(line: Line) -> str:
             return f"{spoken(left)} {_RELATIONS[sign]} {spoken(right)}"
         case Chain(sides):
             return ", equals ".join(spoken(side) for side in sides)
-        case Either(options):
-            word = ", and " if options[0].sign != "=" else ", or "
+        case Either(options, _):
+            word = ", or " if line.is_or else ", and "
             return word.join(spoken(option) for option in options)
         case ValueSet(members):
             return "the set of " + ", ".join(spoken(member) for member in members)

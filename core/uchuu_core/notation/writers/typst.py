@@ -36,8 +36,8 @@ def typst(line: Line) -> str:
             return f"{typst(left)} {_RELATIONS[sign]} {typst(right)}"
         case Chain(sides):
             return " = ".join(typst(side) for side in sides)
-        case Either(options):
-            word = ", " if options[0].sign != "=" else ' " or " '
+        case Either(options, _):
+            word = ' " or " ' if line.is_or else ", "
             return word.join(typst(option) for option in options)
         case ValueSet(members):
             return "{" + ", ".join(typst(member) for member in members) + "}"
