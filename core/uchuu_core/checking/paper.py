@@ -181,6 +181,8 @@ def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict
         return record | {"finished": False}
     if context.problem.task == "domain":
         return record | {"right": states_domain(line) and last is not None and last.verdict == "ok"}
+    if task == "study" or (isinstance(line, Outcome) and not context.is_equation):
+        return record | {"right": last is not None and last.verdict == "ok"}
     if not context.is_equation:
         if not is_statement(line) and not is_statement(context.given):
             try:

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 from uchuu_core.failures import Unreadable
-from uchuu_core.tree.nodes import Coordinates, Either, Feature, Line, Outcome
+from uchuu_core.tree.nodes import Coordinates, Either, Feature, Line, Outcome, Signed, Symbol
 
 LABELS = {
     "domain": "domain",
@@ -88,7 +88,14 @@ def _items(piece: str, at: int, read: Callable[[str], Line]) -> list[Any]:
     return [line]
 
 
+_INFINITY = re.compile(r"\s*([-−+]?)\s*(?:infinity|∞|\\infty)\s*$", re.IGNORECASE)
+
+
 def _part(text: str, at: int, read: Callable[[str], Line]) -> Any:
+    infinite = _INFINITY.match(text)
+    if infinite:
+        letter = Symbol("infinity")
+        return Signed("-", letter) if infinite.group(1) in ("-", "−") else letter
     try:
         return read(text)
     except Unreadable as failure:

@@ -29,6 +29,7 @@ def unordered(node: Line) -> Any:
             if not parts:
                 return node
             fixed = getattr(node, "mark", getattr(node, "index", getattr(node, "sign", "")))
+            fixed = getattr(node, "label", fixed)
             fixed = "/" if fixed == "∕" else fixed
             return (type(node).__name__, fixed, tuple(unordered(part) for part in parts))
 

@@ -75,6 +75,8 @@ def _expression(node: Expr) -> str:
             return text
         case Mixed(whole, numerator, denominator):
             return rf"{whole}\frac{{{numerator}}}{{{denominator}}}"
+        case Symbol("infinity"):
+            return r"\infty"
         case Symbol(name):
             letter, _, index = name.partition("_")
             return f"{letter}_{{{index}}}" if index else letter

@@ -83,6 +83,8 @@ def _expression(node: Expr) -> str:
         case Mixed(whole, numerator, denominator):
             fraction = f"<mfrac><mn>{numerator}</mn><mn>{denominator}</mn></mfrac>"
             return _row(f"<mn>{whole}</mn>", fraction)
+        case Symbol("infinity"):
+            return "<mi>∞</mi>"
         case Symbol(name):
             letter, _, index = name.partition("_")
             if index:

@@ -64,6 +64,8 @@ def _expression(node: Expr) -> str:
             return text
         case Mixed(whole, numerator, denominator):
             return f"{whole} frac({numerator}, {denominator})"
+        case Symbol("infinity"):
+            return "infinity"
         case Symbol(name):
             return name
         case Signed(sign, body):
