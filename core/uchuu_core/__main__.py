@@ -9,12 +9,13 @@ import sys
 from collections.abc import Callable
 from typing import Any
 
-from uchuu_core import Problem, check, inspect, problem_from, study, work
+from uchuu_core import Problem, check, inspect, nudge, problem_from, study, work
 from uchuu_core.failures import BadRequest, Failure
 
 OPERATIONS: dict[str, Callable[[Problem], dict[str, Any]]] = {
     "check": check,
     "inspect": inspect,
+    "nudge": nudge,
     "study": study,
     "work": work,
 }

@@ -1,31 +1,134 @@
 """How hard a problem is to work, as a score with its reasons; grows with each of them."""
 
+from dataclasses import dataclass
 from typing import Any
 
 from uchuu_core.methods.method import Moment
-from uchuu_core.tree.nodes import Line, Mixed, Number, Quotient, Signed, Sum
+from uchuu_core.tree.nodes import (
+    Bracket,
+    Line,
+    Mixed,
+    Number,
+    Power,
+    Quotient,
+    Root,
+    Signed,
+    Sum,
+)
 from uchuu_core.tree.paths import walk
 
+_DECISIONS = frozenset(
+    (
+        "zero-product",
+        "root-both-sides",
+        "both-solutions",
+        "split-middle",
+        "split-middle-and-group",
+        "sum-product",
+        "divide-and-reduce",
+        "factor-by-trying",
+        "substitute",
+        "grouping",
+        "complete-the-square",
+        "isolate-radical",
+        "multiply-by-lcd",
+        "common-denominator",
+        "rationalise",
+        "numbers-as-powers",
+    )
+)
+"""Laws that ask for a choice: a pair, a case, a denominator, a base."""
+_TRAPS = frozenset(
+    (
+        "take-minus-into-bracket",
+        "minus-negative-is-plus",
+        "plus-negative-is-minus",
+        "opposite-factors",
+        "reject-candidate",
+        "negative-exponent",
+        "raise-both-sides",
+        "power-of-product",
+        "one-numerator",
+    )
+)
+"""Laws at which many leave the line."""
 
-def difficulty(given: Line, lines: list[Moment]) -> dict[str, Any]:
-    """Return ``score`` (one decimal, from 0 up) and ``reasons`` (what counted, as sentences)."""
+
+@dataclass(frozen=True, slots=True)
+class Weight:
+    """What one of a kind adds to the score."""
+
+    kind: str
+    each: float
+
+
+_MOVES = Weight("move", 0.3)
+_LAWS = Weight("different law", 0.4)
+_FRACTIONS = Weight("fraction", 0.3)
+_SIGNS = Weight("minus sign", 0.15)
+_DIGITS = Weight("digit beyond the first in its numbers", 0.1)
+_ROOTS = Weight("root or power", 0.15)
+_CHOICES = Weight("decision", 0.4)
+_FALLS = Weight("trap", 0.4)
+
+
+def difficulty(given: Line, moments: list[Moment]) -> dict[str, Any]:
+    """Return ``score`` (one decimal, from 0 up) and ``reasons`` (what counted, as sentences).
+
+    Args:
+        given: The problem's line.
+        moments: All moves of the default method, at fine density.
+    """
     parts = [part for _, part in walk(given)]
-    laws = {moment.law for moment in lines}
-    fractions = sum(isinstance(part, (Quotient, Mixed)) for part in parts)
-    minuses = sum(isinstance(part, Signed) and part.sign == "-" for part in parts) + sum(
-        term.sign == "-" for part in parts if isinstance(part, Sum) for term in part.terms
-    )
-    large = sum(isinstance(part, Number) and part.value >= 100 for part in parts)
-    counted = (
-        (0.5 * len(lines), f"{len(lines)} lines"),
-        (0.4 * len(laws), f"{len(laws)} different laws"),
-        (0.4 * fractions, f"{fractions} fractions"),
-        (0.2 * minuses, f"{minuses} minus signs"),
-        (0.3 * large, f"{large} numbers from 100 up"),
-    )
-    reasons = [
-        text.replace("1 lines", "1 line").replace("1 different laws", "1 law")
-        for weight, text in counted
-        if weight
+    laws = [moment.law for moment in moments]
+    counted = [
+        (_MOVES, len(moments)),
+        (_LAWS, len(set(laws))),
+        (_FRACTIONS, sum(isinstance(part, (Quotient, Mixed)) for part in parts)),
+        (_SIGNS, sum(_minuses(part) for part in parts)),
+        (_DIGITS, sum(_digits(part) for part in parts)),
+        (_ROOTS, sum(isinstance(part, (Power, Root)) for part in parts)),
+        (_CHOICES, sum(law in _DECISIONS for law in laws)),
+        (_FALLS, sum(law in _TRAPS for law in laws) + sum(_is_trap(part) for part in parts)),
     ]
-    return {"score": round(sum(weight for weight, _ in counted), 1), "reasons": reasons}
+    score = sum(weight.each * count for weight, count in counted)
+    reasons = [f"{count} {_plural(weight.kind, count)}" for weight, count in counted if count]
+    return {"score": round(score, 1), "reasons": reasons}
+
+
+def _plural(kind: str, count: int) -> str:
+    if count == 1:
+        return kind
+    first, _, rest = kind.partition(" ")
+    if first == "different":
+        return "different laws"
+    if kind.startswith("digit"):
+        return kind.replace("digit", "digits")
+    if kind.startswith("root"):
+        return "roots and powers"
+    return f"{first}s" if not rest else f"{first} {rest}s"
+
+
+def _minuses(part: Line) -> int:
+    if isinstance(part, Signed):
+        return int(part.sign != "+")
+    return sum(term.sign != "+" for term in part.terms) if isinstance(part, Sum) else 0
+
+
+def _digits(part: Line) -> int:
+    if isinstance(part, Number):
+        return len(part.text.replace(".", "")) - 1
+    return (
+        len(f"{part.whole}{part.numerator}{part.denominator}") - 3 if isinstance(part, Mixed) else 0
+    )
+
+
+def _is_trap(part: Line) -> bool:
+    """Whether a minus stands before a bracket."""
+    match part:
+        case Signed("-", Sum() | Bracket()):
+            return True
+        case Sum(terms):
+            return any(term.sign == "-" and isinstance(term.body, Sum) for term in terms)
+        case _:
+            return False

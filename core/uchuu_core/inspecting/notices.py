@@ -5,7 +5,9 @@ from math import lcm
 from typing import Any
 
 from uchuu_core.checking.context import Context
+from uchuu_core.inspecting.shapes import shapes_of
 from uchuu_core.moves.laws.equations import denominators
+from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Line, Number, Product, Relation, Signed, Sum
 from uchuu_core.tree.paths import walk
@@ -25,11 +27,13 @@ def notices(context: Context) -> list[dict[str, Any]]:
         found.append(_notice("minus-before-bracket", says))
     if any(isinstance(p, Number) and not p.is_whole for _, p in walk(given)):
         found.append(_notice("decimals", "There are decimals; a power of ten clears them."))
+    for code, says, where in shapes_of(given, context):
+        found.append(_notice(code, says, None if where is None else plain(where)))
     return found
 
 
-def _notice(code: str, says: str) -> dict[str, Any]:
-    return {"code": code, "says": says, "where": None}
+def _notice(code: str, says: str, where: str | None = None) -> dict[str, Any]:
+    return {"code": code, "says": says, "where": where}
 
 
 def _about_equation(given: Relation, context: Context, found: list[dict[str, Any]]) -> None:

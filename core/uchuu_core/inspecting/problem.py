@@ -1,7 +1,9 @@
 """The ``inspect`` operation of the contract, for what is built so far."""
 
+from contextlib import suppress
 from typing import Any
 
+from uchuu_core import limits
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
@@ -10,9 +12,11 @@ from uchuu_core.inspecting.notices import notices
 from uchuu_core.kernel.points import NotRational
 from uchuu_core.methods.catalogue import applicable
 from uchuu_core.methods.method import Method, at_density
+from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.notation import plain, shown
-from uchuu_core.tree.nodes import Relation
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Absolute, Power, Relation, Root
+from uchuu_core.tree.paths import letters, parts
 from uchuu_core.working.problem import excluded_of
 
 _FINISHED = {
@@ -45,7 +49,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
             {"method": m.key, "why": m.why, "lines": _length(m, context)}
             for m in applicable(context.posed, problem.task)
         ],
-        "traps": [],
+        "traps": _traps(context),
         "finished_means": _FINISHED[problem.task],
     }
 
@@ -61,6 +65,8 @@ def kind_of(context: Context) -> str:
         function = context.ring.function(given)  # type: ignore[arg-type]
     except (NotRational, ArithmeticError, Failure):
         return "expression"
+    if context.problem.task == "study":
+        return "rational function"
     return "polynomial" if function.denominator.is_constant() else "rational expression"
 
 
@@ -69,13 +75,45 @@ def _kind_of_equation(given: Relation, context: Context) -> str:
     try:
         zero = algebra.function(given.left).minus(algebra.function(given.right))
     except (NotRational, ArithmeticError, Failure):
-        return "equation"
+        return _kind_with_roots(given, context.unknown)
     if excluded_of(context):
         return "rational equation"
     degree = zero.numerator.total_degree() if not zero.is_zero else 0
+    if not zero.denominator.is_constant():
+        return "rational equation"
     return {0: "linear equation", 1: "linear equation", 2: "quadratic equation"}.get(
         int(degree), "polynomial equation"
     )
+
+
+_ANYWHERE = ("copy-", "arithmetic-slip", "lineq-equals-zero-lost", "solution-wrongly-rejected")
+"""Slips that every line invites."""
+
+
+def _traps(context: Context) -> list[str]:
+    """Return the errors that apply to the given as it stands, most special first."""
+    found: list[str] = []
+    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+        for error in ERRORS:
+            limits.check_time()
+            if error.key.startswith(_ANYWHERE):
+                continue
+            if any(True for _ in error.apply(without_brackets(context.given))):
+                found.append(error.key)
+    return found
+
+
+def _kind_with_roots(given: Relation, unknown: str) -> str:
+    for part in parts(given):
+        if isinstance(part, Root) and unknown in letters(part):
+            return "radical equation"
+        if isinstance(part, Power) and unknown in letters(part.exponent):
+            return "exponential equation"
+        if isinstance(part, Absolute) and unknown in letters(part):
+            return "absolute value equation"
+        if isinstance(part, Power) and unknown in letters(part.base):
+            return "power equation"
+    return "equation"
 
 
 def _length(method: Method, context: Context) -> int:

@@ -12,7 +12,19 @@ from typing import Literal
 from uchuu_core.moves.conditions import Condition, Nonzero
 from uchuu_core.moves.pattern import EMPTY, Rules, filled, matches, pattern, runs_in_sum
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Power, Product, Quotient, Relation, Signed, Sum, Term
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Expr,
+    Line,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Term,
+)
 from uchuu_core.tree.paths import Path, children, replace_at, walk
 
 
@@ -119,6 +131,8 @@ _FITTING: dict[type, tuple[type, ...]] = {
     Product: (Product, Signed),
     Quotient: (Quotient, Signed),
     Power: (Power,),
+    Root: (Root,),
+    Absolute: (Absolute,),
     Signed: (Signed,),
 }
 """Kinds of part that a pattern of each kind can fit at all."""

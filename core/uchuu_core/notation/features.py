@@ -74,6 +74,7 @@ def _pieces(text: str) -> list[tuple[int, str]]:
 
 
 def _items(piece: str, at: int, read: Callable[[str], Line]) -> list[Any]:
+    piece = re.sub(r"^(?:\\?\s)+", "", piece)
     inner = piece.strip().removeprefix(r"\left").replace(r"\right)", ")")
     if inner.startswith("(") and inner.endswith(")"):
         halves = _pieces(inner[1:-1])

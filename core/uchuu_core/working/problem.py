@@ -14,10 +14,12 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.catalogue import applicable, chosen
+from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.notation import plain, shown
 from uchuu_core.studying.study import curves, features_record, found_by
 from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
+from uchuu_core.working.balance import balance
 from uchuu_core.working.lines import WorkedLine, worked_lines
 from uchuu_core.working.values import value_checks
 
@@ -50,9 +52,12 @@ def work(problem: Problem) -> dict[str, Any]:
         "excluded": excluded_of(context),
         "rejected": [],
         "checks": [],
-        "difficulty": difficulty(given, [line.moment for line in lines]),
+        "difficulty": difficulty(given, _all_moves(method, context)),
     }
     if problem.task == "solve":
+        record["balance"] = balance(
+            given, [(line.moment.line, line.moment.says) for line in lines], context.unknown
+        )
         record |= _answers(end, lines, context)
     elif end == Outcome("prime"):
         before = lines[-2].moment.line if len(lines) > 1 else given
@@ -64,6 +69,10 @@ def work(problem: Problem) -> dict[str, Any]:
     elif problem.task != "domain":
         record["checks"] = value_checks(given, end)
     return record
+
+
+def _all_moves(method: Method, context: Context) -> list[Moment]:
+    return at_density(method.moments(context.posed), "fine")
 
 
 def study(problem: Problem) -> dict[str, Any]:

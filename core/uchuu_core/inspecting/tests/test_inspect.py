@@ -3,7 +3,7 @@
 from typing import Any
 
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from uchuu_core import inspect, problem_from, work
@@ -21,7 +21,9 @@ def _inspected(task: str, text: str) -> dict[str, Any]:
         ("solve", "x^2 = 4", "quadratic equation"),
         ("solve", "x^3 = 4", "polynomial equation"),
         ("solve", "1/x = 4", "rational equation"),
-        ("solve", "sqrt(x) = 4", "equation"),
+        ("solve", "sqrt(x) = 4", "radical equation"),
+        ("solve", "2^x = 8", "exponential equation"),
+        ("study", "1/x", "rational function"),
         ("evaluate", "3 + 4*5", "expression of numbers"),
         ("simplify", "3x + 4x", "polynomial"),
         ("simplify", "3/x + 4x", "rational expression"),
@@ -42,6 +44,17 @@ def test_the_kind_is_named_in_the_fields_words(task: str, text: str, kind: str) 
         ("0.5x = 3", "decimals"),
         ("2x + 4 = 2(x + 2)", "identity"),
         ("2x + 4 = 2x", "contradiction"),
+        ("3/(x-6) = 5/(6-x) + 1", "opposite-denominators"),
+        ("4x^2 - 20x + 25 = 9", "perfect-square"),
+        ("6x^2 + 9x = 0", "common-factor"),
+        ("9^x = 27", "one-base"),
+        ("2x^2 + 5x + 3 = 0", "leading-coefficient"),
+        ("x^2 - 5x + 6 = 0", "discriminant-square"),
+        ("x^2 + 6x - 3 = 0", "even-middle"),
+        ("3x^2 = 12", "no-middle-term"),
+        ("x^2 + x + 5 = 0", "discriminant-negative"),
+        ("(x+5)/(x+4) = (x+8)/(x+7)", "equal-after-one"),
+        ("sqrt(x+1) = x - 1", "radicals"),
     ],
 )
 def test_what_a_practitioner_looks_for_is_noticed(text: str, code: str) -> None:
@@ -92,9 +105,40 @@ def test_one_more_operation_is_never_easier(numbers: list[int], more: int) -> No
     assert _score(f"{text} - {more}") >= _score(f"{text} + {more}")
 
 
+def _harder(task: str, easy: str, hard: str) -> bool:
+    low, high = (
+        work(problem_from({"task": task, "given": text}))["difficulty"]["score"]
+        for text in (easy, hard)
+    )
+    return bool(low < high)
+
+
+@given(st.integers(2, 9), st.integers(1, 9), st.integers(2, 9))
+@settings(max_examples=20, deadline=None)
+def test_an_equation_grows_harder_in_every_way(a: int, b: int, x: int) -> None:
+    c = a * x + b
+    easy = f"{a}x + {b} = {c}"
+
+    assert _harder("solve", easy, f"{10 * a}x + {10 * b} = {10 * c}"), "longer numbers"
+    assert _harder("solve", easy, f"-{a}x + {b} = -{c}"), "more signs"
+    assert _harder("solve", easy, f"x/{a} + {b} = {c}/{a + 7}"), "fractions"
+    assert _harder("solve", easy, f"{a}x + {b} = {c + x} - x"), "the unknown twice"
+    assert _harder("solve", f"{a}(x + {b}) = {c}", f"{c} - {a}(x - {b}) = 2x"), "a minus before it"
+    assert _harder("solve", easy, f"{a}x^2 + {b}x = {c}"), "a higher degree"
+
+
+@given(st.integers(2, 6), st.integers(2, 6), st.integers(2, 9))
+def test_an_expression_grows_harder_in_every_way(a: int, b: int, c: int) -> None:
+    assert _harder("evaluate", f"{a} + {b}", f"{a} + {b}*{c}")
+    assert _harder("evaluate", f"{a} + {b}*{c}", f"{a} - {b}*{c}")
+    assert _harder("evaluate", f"{a} + {b}*{c}", f"{a} + {b}*({c} - {b}^2)")
+    assert _harder("evaluate", f"{a} + {c}", f"{a}/{b + 5} + {c}")
+    assert _harder("expand", f"{a}(x + {b})", f"(x + {a})(x + {b})")
+    assert _harder("simplify", f"{a}sqrt(12)", f"{a}sqrt(12) + {c}sqrt(27)")
+
+
 def test_difficulty_gives_its_reasons() -> None:
     found = work(problem_from({"task": "evaluate", "given": "1/2 - 3*(120 - 7)"}))["difficulty"]
 
-    assert any("lines" in reason for reason in found["reasons"])
-    assert any("fraction" in reason for reason in found["reasons"])
-    assert any("100" in reason for reason in found["reasons"])
+    for word in ("moves", "different laws", "fraction", "minus signs", "digits"):
+        assert any(word in reason for reason in found["reasons"]), word

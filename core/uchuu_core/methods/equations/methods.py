@@ -55,7 +55,13 @@ def _suits_completing(posed: Posed) -> bool:
 
 
 def _suits_substitution(posed: Posed) -> bool:
-    """Whether the equation is no quadratic in the unknown itself."""
+    """Whether it is no quadratic in the unknown itself, and its numbers have no one base."""
+    try:
+        _routed(exponential.by_same_base, posed)
+    except OutOfScope:
+        pass
+    else:
+        return False
     try:
         return len(coefficients(board_of(posed).relation, posed.unknown)) != 3
     except OutOfScope:

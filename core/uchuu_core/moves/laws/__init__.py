@@ -1,5 +1,23 @@
 """Laws: moves that always hold under their conditions, one file per topic."""
 
-from uchuu_core.moves.laws import arithmetic, equations, expanding, signs
+from uchuu_core.moves.laws import (
+    arithmetic,
+    equations,
+    expanding,
+    exponents,
+    factoring,
+    fractions,
+    radicals,
+    signs,
+)
 
-LAWS = (*arithmetic.LAWS, *signs.LAWS, *expanding.LAWS, *equations.LAWS)
+LAWS = (
+    *arithmetic.LAWS,
+    *signs.LAWS,
+    *expanding.LAWS,
+    *exponents.LAWS,
+    *radicals.LAWS,
+    *fractions.LAWS,
+    *factoring.LAWS,
+    *equations.LAWS,
+)

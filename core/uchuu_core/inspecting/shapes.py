@@ -1,0 +1,178 @@
+"""Shapes that a practitioner sees at a glance: squares, opposite factors, one base, repeated parts."""
+
+from collections.abc import Iterator
+from fractions import Fraction
+from math import gcd, isqrt
+from typing import Any
+
+from uchuu_core.checking.context import Context
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.methods.bases import common_base
+from uchuu_core.methods.exponents import numbers_in
+from uchuu_core.methods.method import shown
+from uchuu_core.methods.written import integer_factors, polynomial_terms, ring_of
+from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum
+from uchuu_core.tree.paths import letters, parts
+
+Seen = tuple[str, str, Line | None]
+"""A notice's code, its sentence, and the part that shows it."""
+
+
+def shapes_of(given: Line, context: Context) -> Iterator[Seen]:
+    """Yield what is worth noticing about the shape of *given*."""
+    yield from _opposite(given)
+    yield from _polynomials(given)
+    yield from _bases(given)
+    yield from _radicals(given, context.unknown)
+    if isinstance(given, Relation) and given.sign == "=":
+        yield from _quadratic(given, context.unknown)
+        yield from _whole_parts(given)
+
+
+def _polynomial(node: Line) -> tuple[Any, Any] | None:
+    if not letters(node) or any(isinstance(p, (Root, Quotient)) for p in parts(node)):
+        return None
+    algebra = ring_of(node)
+    try:
+        value = algebra.function(node)  # type: ignore[arg-type]
+    except (NotRational, Undefined, Failure):
+        return None
+    return (value.numerator, algebra) if value.denominator.is_constant() else None
+
+
+def _opposite(given: Line) -> Iterator[Seen]:
+    below = [
+        p.denominator for p in parts(given) if isinstance(p, Quotient) and letters(p.denominator)
+    ]
+    found = [(node, _polynomial(node)) for node in below]
+    names = tuple(sorted(letters(given)))
+    algebra = ring(names)
+    known: list[tuple[Line, Any]] = []
+    for node, polynomial in found:
+        if polynomial is None:
+            continue
+        value = algebra.function(node).numerator
+        _, factors = integer_factors(value, algebra)
+        for other, earlier in known:
+            if any(a == -b for a in _signed(value, factors) for b in earlier):
+                says = (
+                    f"{shown(other)} and {shown(node)} have opposite factors: take −1 out of one."
+                )
+                yield "opposite-denominators", says, node
+                return
+        known.append((node, _signed(value, factors)))
+
+
+def _signed(value: Any, factors: Any) -> list[Any]:
+    """Return the factors with the sign with which they are written, where that is plain."""
+    if len(factors) == 1 and factors[0][1] == 1:
+        return [value]
+    return [polynomial for polynomial, _ in factors]
+
+
+def _polynomials(given: Line) -> Iterator[Seen]:
+    sums = [part for part in parts(given) if isinstance(part, Sum)]
+    for node in dict.fromkeys(sums):
+        found = _polynomial(node)
+        if found is None:
+            continue
+        polynomial, algebra = found
+        terms = polynomial_terms(polynomial, algebra)
+        if len(terms) < 2 or any(c.denominator != 1 for c, _ in terms):
+            continue
+        number, factors = integer_factors(polynomial, algebra)
+        if len(terms) == 3 and len(factors) == 1 and factors[0][1] == 2 and number == 1:
+            yield "perfect-square", f"{shown(node)} is a perfect square.", node
+        elif _common(terms):
+            yield "common-factor", f"All terms of {shown(node)} share a factor.", node
+        elif len(terms) == 2 and len(factors) > 1 and _is_square_difference(terms):
+            yield "difference-of-squares", f"{shown(node)} is a difference of squares.", node
+        elif len(terms) == 3 and terms[0][0] not in (1, -1) and sum(terms[0][1]) == 2:
+            says = f"The leading coefficient of {shown(node)} is {terms[0][0]}, not 1."
+            yield "leading-coefficient", says.replace("-", "−"), node
+
+
+def _common(terms: list[tuple[Fraction, tuple[int, ...]]]) -> bool:
+    if gcd(*(int(c) for c, _ in terms)) > 1:
+        return True
+    return any(min(powers) > 0 for powers in zip(*(degrees for _, degrees in terms), strict=True))
+
+
+def _is_square_difference(terms: list[tuple[Fraction, tuple[int, ...]]]) -> bool:
+    signs = sorted(c > 0 for c, _ in terms)
+    squares = all(isqrt(abs(int(c))) ** 2 == abs(c) for c, _ in terms)
+    return signs == [False, True] and squares and all(d % 2 == 0 for _, ds in terms for d in ds)
+
+
+def _bases(given: Line) -> Iterator[Seen]:
+    powers = [part for part in parts(given) if isinstance(part, Power)]
+    if not any(letters(p.exponent) or not letters(p.base) for p in powers):
+        return
+    sides = (given.left, given.right) if isinstance(given, Relation) else (given,)
+    numbers = [n for side in sides for n in numbers_in(side) if n != 1]  # type: ignore[arg-type]
+    if len(set(numbers)) < 2:
+        return
+    base = common_base(numbers)
+    if base is not None:
+        says = f"All its numbers are powers of {shown(base.tree)}."
+        yield "one-base", says, None
+
+
+def _radicals(given: Line, unknown: str) -> Iterator[Seen]:
+    roots = {p for p in parts(given) if isinstance(p, Root) and unknown in letters(p)}
+    if isinstance(given, Relation) and roots:
+        count = "One radical holds" if len(roots) == 1 else f"{len(roots)} radicals hold"
+        says = f"{count} {unknown}: squaring may bring extra candidates."
+        yield "radicals", says, None
+    below = [p for p in parts(given) if isinstance(p, Quotient)]
+    for node in below:
+        if any(isinstance(p, Root) for p in parts(node.denominator)):
+            yield "root-below", "A root stands below a bar.", node
+            return
+
+
+def _quadratic(given: Relation, unknown: str) -> Iterator[Seen]:
+    algebra = ring((unknown,))
+    if letters(given) != {unknown}:
+        return
+    try:
+        zero = algebra.function(given.left).minus(algebra.function(given.right))
+    except (NotRational, Undefined, Failure):
+        return
+    terms = {d[0]: c for c, d in polynomial_terms(zero.numerator, algebra)}
+    if not zero.denominator.is_constant() or max(terms, default=0) != 2:
+        return
+    a, b, c = (terms.get(degree, Fraction(0)) for degree in (2, 1, 0))
+    if b == 0:
+        yield "no-middle-term", f"There is no term with {unknown} alone: square roots.", None
+        return
+    under = b * b - 4 * a * c
+    if under >= 0 and all(isqrt(n) ** 2 == n for n in (under.numerator, under.denominator)):
+        says = f"The discriminant, {under}, is a perfect square: it factors."
+        yield "discriminant-square", says, None
+    elif under < 0:
+        yield "discriminant-negative", "The discriminant is negative: no real solution.", None
+    elif abs(a) == 1 and (b / 2).denominator == 1:
+        says = "Leading coefficient 1 and an even middle one: completing the square stays whole."
+        yield "even-middle", says, None
+
+
+def _whole_parts(given: Relation) -> Iterator[Seen]:
+    """Notice fractions whose numerators become equal when 1 is subtracted from each."""
+    tops: list[Any] = []
+    fractions = [p for p in parts(given) if isinstance(p, Quotient) and letters(p.denominator)]
+    names = tuple(sorted(letters(given)))
+    algebra = ring(names)
+    for node in fractions:
+        try:
+            above, below = (algebra.function(side) for side in (node.numerator, node.denominator))
+        except (NotRational, Undefined, Failure):
+            return
+        if not letters(node.numerator):
+            return
+        tops.append(above.minus(below).numerator)
+    if len(tops) > 1 and all(top == tops[0] for top in tops) and tops[0].is_constant():
+        says = "Subtract 1 from each fraction: then all numerators are equal."
+        yield "equal-after-one", says, None

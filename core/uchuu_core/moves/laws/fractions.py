@@ -1,0 +1,85 @@
+"""Laws of fractions, with numbers or letters above and below."""
+
+from uchuu_core.moves.conditions import Different
+from uchuu_core.moves.move import Example, Move, Rewrite
+
+MULTIPLY_FRACTIONS = Move(
+    key="multiply-fractions",
+    rewrites=(
+        Rewrite("(a/b)*(c/d)", "(a*c)/(b*d)"),
+        Rewrite("a*(c/d)", "(a*c)/d"),
+    ),
+    examples=(
+        Example("(2/3)*(5/7)", "(2*5)/(3*7)"),
+        Example("x*(3/y)", "(x*3)/y"),
+    ),
+    refuses=("2/3+5/7",),
+)
+DIVIDE_FRACTIONS = Move(
+    key="multiply-by-reciprocal",
+    rewrites=(
+        Rewrite("(a/b)/(c/d)", "(a/b)*(d/c)"),
+        Rewrite("a/(c/d)", "a*(d/c)"),
+        Rewrite("(a/b)/c", "a/(b*c)"),
+    ),
+    examples=(
+        Example("(2/3)/(5/7)", "(2/3)*(7/5)"),
+        Example("x/(3/y)", "x*(y/3)"),
+        Example("(x/2)/y", "x/(2*y)"),
+    ),
+    refuses=("(2/3)*(5/7)",),
+)
+SAME_DENOMINATOR = Move(
+    key="one-numerator",
+    rewrites=(Rewrite("a/c + b/c", "(a+b)/c"), Rewrite("a/c - b/c", "(a-b)/c")),
+    examples=(
+        Example("3/x+5/x", "(3+5)/x"),
+        Example("y/7-2/7", "(y-2)/7"),
+        Example("a/x-(b+1)/x", "(a-(b+1))/x"),
+    ),
+    refuses=("3/x+5/y", "3/x*5/x"),
+)
+COMMON_DENOMINATOR = Move(
+    key="common-denominator",
+    rewrites=(
+        Rewrite("a/b + c/d", "(a*d+c*b)/(b*d)", (Different("b", "d"),)),
+        Rewrite("a/b - c/d", "(a*d-c*b)/(b*d)", (Different("b", "d"),)),
+    ),
+    examples=(
+        Example("2/x+3/y", "(2*y+3*x)/(x*y)"),
+        Example("2/(x+1)-3/y", "(2*y-3*(x+1))/((x+1)*y)"),
+    ),
+    refuses=("2/x+3/x",),
+)
+DIVIDE_OUT = Move(
+    key="divide-out",
+    rewrites=(
+        Rewrite("(a*c)/(b*c)", "a/b"),
+        Rewrite("(a*c)/c", "a"),
+        Rewrite("c/(b*c)", "1/b"),
+    ),
+    examples=(
+        Example("(3(x+1))/(y(x+1))", "3/y"),
+        Example("(5x)/x", "5"),
+        Example("x/(4x)", "1/4"),
+    ),
+    refuses=("(a+c)/(b+c)", "(a+c)/c"),
+)
+OPPOSITE = Move(
+    key="opposite-factors",
+    rewrites=(
+        Rewrite("c/(a-b)", "-c/(b-a)", (Different("a", "b"),)),
+        Rewrite("(a-b)/(b-a)", "-1", (Different("a", "b"),)),
+    ),
+    examples=(Example("4/(x-6)", "-4/(6-x)"), Example("(x-6)/(6-x)", "-1")),
+    refuses=("(x*6)/(6*x)", "4/(x*6)"),
+)
+
+LAWS = (
+    MULTIPLY_FRACTIONS,
+    DIVIDE_FRACTIONS,
+    SAME_DENOMINATOR,
+    COMMON_DENOMINATOR,
+    DIVIDE_OUT,
+    OPPOSITE,
+)

@@ -1,0 +1,60 @@
+"""Paths side by side, the balance picture, the check of every candidate."""
+
+from typing import Any
+
+import pytest
+
+from uchuu_core import Failure, compare, problem_from, work
+
+
+def _problem(given: str, **more: Any) -> Any:
+    return problem_from({"task": "solve", "given": given, **more})
+
+
+def test_two_paths_part_meet_and_are_weighed() -> None:
+    found = compare(_problem("(x-1)/2+x/3=4"), "clear-fractions", "simplify-both-sides-then-undo")
+
+    assert found["same_until"] == 0
+    assert found["meet"] == [5, 4]
+    assert found["shorter"] == "simplify-both-sides-then-undo"
+    assert found["smaller"] == "clear-fractions"
+    texts = [[line["text"] for line in path["lines"]] for path in found["paths"]]
+    assert texts[0][4] == texts[1][3] == "x = 27/5"
+
+
+def test_a_path_that_does_not_apply_says_why() -> None:
+    with pytest.raises(Failure, match="no term has a denominator"):
+        compare(_problem("2x=6"), "clear-fractions", "simplify-both-sides-then-undo")
+
+
+def test_the_balance_shows_what_is_done_to_both_sides() -> None:
+    found = work(_problem("3x + 5 = x + 11"))["balance"]
+
+    assert [(p["left"], p["right"]) for p in found] == [
+        ({"unknown": "3", "number": "5"}, {"unknown": "1", "number": "11"}),
+        ({"unknown": "2", "number": "5"}, {"unknown": "0", "number": "11"}),
+        ({"unknown": "2", "number": "0"}, {"unknown": "0", "number": "6"}),
+        ({"unknown": "1", "number": "0"}, {"unknown": "0", "number": "3"}),
+    ]
+    assert found[1]["done"] == "Subtract x on both sides."
+    assert work(_problem("x^2 = 4"))["balance"] == []
+
+
+@pytest.mark.parametrize(
+    ("given", "answers", "rejected", "why"),
+    [
+        ("sqrt(4m+21)=m", ["7"], ["-3"], "does not balance"),
+        ("3/(n-6)+4/n=18/(n^2-6n)", [], ["6"], "undefined: divides by zero"),
+        ("sqrt(n+2)+2=sqrt(8-n)", ["-1"], ["7"], "does not balance"),
+    ],
+)
+def test_candidates_that_fail_are_rejected_with_the_reason(
+    given: str, answers: list[str], rejected: list[str], why: str
+) -> None:
+    found = work(_problem(given))
+
+    assert found["answers"] == answers
+    assert [record["value"] for record in found["rejected"]] == rejected
+    assert {record["why"] for record in found["rejected"]} == {why}
+    for record in found["checks"]:
+        assert record["holds"] is (record["value"].split(" = ")[1] in answers)
