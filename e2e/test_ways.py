@@ -154,3 +154,57 @@ def test_judging_does_not_move_the_lines(page: Page) -> None:
         bench.entry.fill(text)
         expect(page.locator(".entry")).to_have_attribute("data-judged", text)
         assert bench.stops.first.bounding_box() == before
+
+
+def test_the_next_step_comes_at_three_depths_from_the_keyboard(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2x^2 + x = 6")
+    bench.write("2x^2 + x - 6 = 0")
+    bench.expect_marks("unfinished")
+
+    page.keyboard.press("Alt+h")
+    expect(page.get_by_text("Which two numbers have this product and this sum?")).to_be_visible()
+    expect(page.get_by_text("split the middle.", exact=True)).to_be_hidden()
+    page.keyboard.press("Alt+h")
+    expect(page.get_by_text("split the middle.", exact=True)).to_be_visible()
+    page.keyboard.press("Alt+h")
+    expect(page.get_by_role("button", name="Write it down")).to_be_visible()
+    page.keyboard.press("Alt+h")
+    bench.expect_marks("ok", "unfinished")
+    expect(page.get_by_role("button", name="What is there to notice?")).to_be_visible()
+
+    bench.write("x = 5")
+    page.keyboard.press("Alt+h")
+    expect(page.get_by_text("Line 3 does not follow. Mend it first.")).to_be_visible()
+
+
+def test_two_ways_stand_side_by_side(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("(x - 1)/2 + x/3 = 4")
+
+    page.get_by_role("button", name="Two ways side by side").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog).to_contain_text("They meet again in line")
+    expect(dialog).to_contain_text("Smaller numbers:")
+    dialog.get_by_label("Way on the right").select_option("divide-every-term-first")
+    expect(dialog).to_contain_text("Divide every term by")
+    page.keyboard.press("Escape")
+    expect(dialog).to_be_hidden()
+
+
+def test_a_function_is_studied_beside_its_graph(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("(x^2 - 1)/(x^2 + x - 2)")
+    page.get_by_label("Task").select_option("study")
+    graph = page.get_by_role("img", name="The graph")
+    expect(graph).to_be_visible()
+    expect(graph).to_have_accessible_name(re.compile(r"Holes: \(1, 2/3\)"))
+
+    bench.write("hole: (1, 0)", "vertical asymptote: x = -2", "end right: 1")
+    bench.expect_marks("wrong", "ok", "ok")
+    page.keyboard.press("Alt+w")
+    expect(bench.stops.nth(3)).to_contain_text("hole:")
+    bench.expect_marks(*["ok"] * 2, "condition", *["ok"] * 7)

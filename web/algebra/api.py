@@ -1,4 +1,4 @@
-"""Endpoints of the algebra: read, check, work, inspect, and the error catalogue."""
+"""Endpoints of the algebra: read, check, work, inspect, nudge, compare, study; the error catalogue."""
 
 from typing import Any
 
@@ -12,10 +12,14 @@ from uchuu_core.moves.catalogue import wordings
 from algebra import pool
 from algebra.schemas import (
     Checked,
+    Compared,
+    CompareIn,
     ErrorEntry,
     Inspected,
     Notations,
+    Nudged,
     ProblemIn,
+    Studied,
     Text,
     Worked,
 )
@@ -51,6 +55,24 @@ def work(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
 def inspect(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say what kind of problem it is, what is worth noticing and which methods apply."""
     return pool.run("inspect", _record(request, body))
+
+
+@router.post("/nudge", response={200: Nudged, **_REFUSALS})
+def nudge(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Say what the next step is: what to notice, which law, the line."""
+    return pool.run("nudge", _record(request, body))
+
+
+@router.post("/compare", response={200: Compared, **_REFUSALS})
+def compare(request: HttpRequest, body: CompareIn) -> dict[str, Any]:
+    """Work a problem by two methods and say how their paths differ."""
+    return pool.run("compare", _record(request, body))
+
+
+@router.post("/study", response={200: Studied, **_REFUSALS})
+def study(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Study a rational function: its features, the lines that find them, curves to plot."""
+    return pool.run("study", _record(request, body))
 
 
 @router.get("/errors", response=list[ErrorEntry])

@@ -53,6 +53,12 @@ class ProblemIn(Schema):
     """False: the last line's law or error is not looked for; its verdict comes faster."""
 
 
+class CompareIn(ProblemIn):
+    """A problem and the two methods that are to stand side by side."""
+
+    methods: tuple[str, str]
+
+
 class NamedError(Schema):
     """The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line."""
 
@@ -93,6 +99,8 @@ class CheckedLine(Schema):
     tested: str | None = None
     counter: str | None = None
     check_line: bool = False
+    feature: bool = False
+    """Judged against the given alone, not against the line before."""
     doubt: str | None = None
     doubt_name: str | None = None
     error: NamedError | None = None
@@ -149,6 +157,7 @@ class WorkedLine(Schema):
     law: str
     says: str
     verdict: Verdict
+    conditions: list[str] = Field(default=[], validation_alias="if")
 
 
 class Difficulty(Schema):
@@ -156,6 +165,29 @@ class Difficulty(Schema):
 
     score: float
     reasons: list[str]
+
+
+class Rejected(Schema):
+    """A candidate that fails in the given, and why."""
+
+    value: str
+    why: str
+
+
+class Side(Schema):
+    """What lies on one side of the balance: how many unknowns, which number."""
+
+    unknown: str
+    number: str
+
+
+class Balance(Schema):
+    """A picture of a linear equation; ``done``: what was done to both sides to come here."""
+
+    line: int
+    left: Side
+    right: Side
+    done: str
 
 
 class Worked(Schema):
@@ -168,8 +200,130 @@ class Worked(Schema):
     answers: list[str] = []
     outcome: str | None
     excluded: list[str]
+    rejected: list[Rejected]
     checks: list[CandidateCheck]
+    balance: list[Balance] = []
     difficulty: Difficulty
+
+
+class Nudged(Schema):
+    """The next step at three depths; only ``says`` when nothing is left to do."""
+
+    done: bool
+    says: str
+    method: str | None = None
+    notice: str | None = None
+    law: str | None = None
+    law_name: str | None = None
+    text: str | None = None
+    latex: str | None = None
+    sides: Sides | None = None
+    spoken: str | None = None
+
+
+class PathLine(Reading):
+    """A line of one of two paths."""
+
+    law: str
+    says: str
+
+
+class Path(Schema):
+    """One method's path, with the largest number on it and how many lines hold fractions."""
+
+    method: str
+    why: str
+    largest: str
+    with_fractions: int
+    lines: list[PathLine]
+
+
+class Compared(Schema):
+    """Two paths; ``meet``: line numbers from 1 where they come together again."""
+
+    reads: Reading
+    paths: list[Path]
+    same_until: int
+    meet: list[int] | None
+    shorter: str | None
+    smaller: str | None
+
+
+class End(Schema):
+    """Where a function goes at both ends: a number, ``infinity`` or ``-infinity``."""
+
+    left: str
+    right: str
+
+
+class Shift(Schema):
+    """a, h and k of a/(x − h) + k."""
+
+    a: str
+    h: str
+    k: str
+
+
+class Stretch(Schema):
+    """An interval without zeros or breaks, its sign, and a point of the graph in it."""
+
+    start: str | None = Field(validation_alias="from")
+    end: str | None = Field(validation_alias="to")
+    sign: str
+    point: list[str]
+
+
+class Features(Schema):
+    """The features of a rational function, exact."""
+
+    domain_excluded: list[str]
+    holes: list[list[str]]
+    vertical: list[str]
+    horizontal: str | None
+    oblique: str | None
+    x_intercepts: list[str]
+    y_intercept: str | None
+    end: End
+    range_excluded: list[str]
+    points: list[list[str]]
+    shift: Shift | None
+    stretches: list[Stretch]
+
+
+class Window(Schema):
+    """The part of the plane that is shown: from and to."""
+
+    x: list[float]
+    y: list[float]
+
+
+class CurveMarks(Schema):
+    """What a plot marks, rounded."""
+
+    vertical: list[float]
+    horizontal: float | None
+    oblique: list[float] | None
+    zeros: list[float]
+    at_zero: float | None
+    holes: list[list[float]]
+
+
+class Curve(Schema):
+    """Branches as points, ready to plot."""
+
+    window: Window
+    branches: list[list[list[float]]]
+    marks: CurveMarks
+
+
+class Studied(Schema):
+    """A function studied; ``found_by``: which line (from 1) found which feature."""
+
+    reads: Reading
+    features: Features
+    lines: list[WorkedLine]
+    found_by: dict[str, int]
+    curve: Curve
 
 
 class Notice(Schema):
@@ -212,6 +366,7 @@ class Inspected(Schema):
     ambiguities: list[Ambiguity]
     excluded: list[str]
     methods: list[MethodOffered]
+    traps: list[str] = []
     finished_means: list[str]
 
 

@@ -2,11 +2,17 @@
 
 from typing import Any
 
-from uchuu_core import check, inspect, problem_from, work
+from uchuu_core import check, compare, inspect, nudge, problem_from, study, work
 from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, shown, typst
 
-_OPERATIONS = {"check": check, "inspect": inspect, "work": work}
+_OPERATIONS = {
+    "check": check,
+    "inspect": inspect,
+    "nudge": nudge,
+    "study": study,
+    "work": work,
+}
 
 
 def warm() -> None:
@@ -22,6 +28,9 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
             line = read(record["text"], juxtaposition=record["juxtaposition"])
             others = {"mathml": mathml(line), "typst": typst(line)}
             return {"text": plain(line), **shown(line), **others}
+        if operation == "compare":
+            first, second = record["methods"]
+            return compare(problem_from(record), first, second)
         return _OPERATIONS[operation](problem_from(record))
     except Failure as failure:
         return {"failure": failure.as_record()}

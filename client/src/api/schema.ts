@@ -224,6 +224,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Nudge
+         * @description Say what the next step is: what to notice, which law, the line.
+         */
+        post: operations["algebra_api_nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description Work a problem by two methods and say how their paths differ.
+         */
+        post: operations["algebra_api_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/study": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Study
+         * @description Study a rational function: its features, the lines that find them, curves to plot.
+         */
+        post: operations["algebra_api_study"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/errors": {
         parameters: {
             query?: never;
@@ -674,6 +734,11 @@ export interface components {
              * @default false
              */
             check_line: boolean;
+            /**
+             * Feature
+             * @default false
+             */
+            feature: boolean;
             /** Doubt */
             doubt?: string | null;
             /** Doubt Name */
@@ -759,6 +824,18 @@ export interface components {
             explains?: boolean | null;
         };
         /**
+         * Balance
+         * @description A picture of a linear equation; ``done``: what was done to both sides to come here.
+         */
+        Balance: {
+            /** Line */
+            line: number;
+            left: components["schemas"]["Side"];
+            right: components["schemas"]["Side"];
+            /** Done */
+            done: string;
+        };
+        /**
          * Difficulty
          * @description How hard a problem is to work, with reasons.
          */
@@ -767,6 +844,26 @@ export interface components {
             score: number;
             /** Reasons */
             reasons: string[];
+        };
+        /**
+         * Rejected
+         * @description A candidate that fails in the given, and why.
+         */
+        Rejected: {
+            /** Value */
+            value: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * Side
+         * @description What lies on one side of the balance: how many unknowns, which number.
+         */
+        Side: {
+            /** Unknown */
+            unknown: string;
+            /** Number */
+            number: string;
         };
         /**
          * Worked
@@ -790,8 +887,15 @@ export interface components {
             outcome: string | null;
             /** Excluded */
             excluded: string[];
+            /** Rejected */
+            rejected: components["schemas"]["Rejected"][];
             /** Checks */
             checks: components["schemas"]["CandidateCheck"][];
+            /**
+             * Balance
+             * @default []
+             */
+            balance: components["schemas"]["Balance"][];
             difficulty: components["schemas"]["Difficulty"];
         };
         /**
@@ -815,6 +919,11 @@ export interface components {
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+            /**
+             * Conditions
+             * @default []
+             */
+            conditions: string[];
         };
         /**
          * Ambiguity
@@ -844,6 +953,11 @@ export interface components {
             excluded: string[];
             /** Methods */
             methods: components["schemas"]["MethodOffered"][];
+            /**
+             * Traps
+             * @default []
+             */
+            traps: string[];
             /** Finished Means */
             finished_means: string[];
         };
@@ -893,6 +1007,238 @@ export interface components {
             text: string;
             /** Value */
             value: string | null;
+        };
+        /**
+         * Nudged
+         * @description The next step at three depths; only ``says`` when nothing is left to do.
+         */
+        Nudged: {
+            /** Done */
+            done: boolean;
+            /** Says */
+            says: string;
+            /** Method */
+            method?: string | null;
+            /** Notice */
+            notice?: string | null;
+            /** Law */
+            law?: string | null;
+            /** Law Name */
+            law_name?: string | null;
+            /** Text */
+            text?: string | null;
+            /** Latex */
+            latex?: string | null;
+            sides?: components["schemas"]["Sides"] | null;
+            /** Spoken */
+            spoken?: string | null;
+        };
+        /**
+         * Compared
+         * @description Two paths; ``meet``: line numbers from 1 where they come together again.
+         */
+        Compared: {
+            reads: components["schemas"]["Reading"];
+            /** Paths */
+            paths: components["schemas"]["Path"][];
+            /** Same Until */
+            same_until: number;
+            /** Meet */
+            meet: number[] | null;
+            /** Shorter */
+            shorter: string | null;
+            /** Smaller */
+            smaller: string | null;
+        };
+        /**
+         * Path
+         * @description One method's path, with the largest number on it and how many lines hold fractions.
+         */
+        Path: {
+            /** Method */
+            method: string;
+            /** Why */
+            why: string;
+            /** Largest */
+            largest: string;
+            /** With Fractions */
+            with_fractions: number;
+            /** Lines */
+            lines: components["schemas"]["PathLine"][];
+        };
+        /**
+         * PathLine
+         * @description A line of one of two paths.
+         */
+        PathLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Law */
+            law: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * CompareIn
+         * @description A problem and the two methods that are to stand side by side.
+         */
+        CompareIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /** Explains */
+            explains?: boolean | null;
+            /** Methods */
+            methods: [
+                string,
+                string
+            ];
+        };
+        /**
+         * Curve
+         * @description Branches as points, ready to plot.
+         */
+        Curve: {
+            window: components["schemas"]["Window"];
+            /** Branches */
+            branches: number[][][];
+            marks: components["schemas"]["CurveMarks"];
+        };
+        /**
+         * CurveMarks
+         * @description What a plot marks, rounded.
+         */
+        CurveMarks: {
+            /** Vertical */
+            vertical: number[];
+            /** Horizontal */
+            horizontal: number | null;
+            /** Oblique */
+            oblique: number[] | null;
+            /** Zeros */
+            zeros: number[];
+            /** At Zero */
+            at_zero: number | null;
+            /** Holes */
+            holes: number[][];
+        };
+        /**
+         * End
+         * @description Where a function goes at both ends: a number, ``infinity`` or ``-infinity``.
+         */
+        End: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
+        };
+        /**
+         * Features
+         * @description The features of a rational function, exact.
+         */
+        Features: {
+            /** Domain Excluded */
+            domain_excluded: string[];
+            /** Holes */
+            holes: string[][];
+            /** Vertical */
+            vertical: string[];
+            /** Horizontal */
+            horizontal: string | null;
+            /** Oblique */
+            oblique: string | null;
+            /** X Intercepts */
+            x_intercepts: string[];
+            /** Y Intercept */
+            y_intercept: string | null;
+            end: components["schemas"]["End"];
+            /** Range Excluded */
+            range_excluded: string[];
+            /** Points */
+            points: string[][];
+            shift: components["schemas"]["Shift"] | null;
+            /** Stretches */
+            stretches: components["schemas"]["Stretch"][];
+        };
+        /**
+         * Shift
+         * @description a, h and k of a/(x − h) + k.
+         */
+        Shift: {
+            /** A */
+            a: string;
+            /** H */
+            h: string;
+            /** K */
+            k: string;
+        };
+        /**
+         * Stretch
+         * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
+         */
+        Stretch: {
+            /** Start */
+            start: string | null;
+            /** End */
+            end: string | null;
+            /** Sign */
+            sign: string;
+            /** Point */
+            point: string[];
+        };
+        /**
+         * Studied
+         * @description A function studied; ``found_by``: which line (from 1) found which feature.
+         */
+        Studied: {
+            reads: components["schemas"]["Reading"];
+            features: components["schemas"]["Features"];
+            /** Lines */
+            lines: components["schemas"]["WorkedLine"][];
+            /** Found By */
+            found_by: {
+                [key: string]: number;
+            };
+            curve: components["schemas"]["Curve"];
+        };
+        /**
+         * Window
+         * @description The part of the plane that is shown: from and to.
+         */
+        Window: {
+            /** X */
+            x: number[];
+            /** Y */
+            y: number[];
         };
         /**
          * ErrorEntry
@@ -1518,6 +1864,186 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Inspected"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_study: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Studied"];
                 };
             };
             /** @description Unauthorized */

@@ -32,3 +32,8 @@ test('only leaving lines are warm', () => {
     false,
   ])
 })
+
+test('features of a function stand by themselves: none runs parallel to a wrong one', () => {
+  const lines = (['ok', 'wrong', 'ok'] as const).map((verdict) => line(verdict, { feature: true }))
+  expect(marksOf(lines)).toEqual(['ok', 'wrong', 'ok'])
+})

@@ -10,7 +10,7 @@ export function markOf(line: CheckedLine, afterError: boolean): Mark {
   if (line.verdict !== 'ok') return line.verdict
   if (line.check_line) return 'check'
   if (line.doubt) return 'doubt'
-  if (afterError) return 'parallel'
+  if (afterError && !line.feature) return 'parallel'
   return line.conditions?.length ? 'condition' : 'ok'
 }
 
@@ -19,7 +19,7 @@ export function marksOf(lines: readonly CheckedLine[]): Mark[] {
   let left = false
   return lines.map((line) => {
     const mark = markOf(line, left)
-    left = left || line.verdict === 'wrong' || line.verdict === 'loses'
+    left = left || (!line.feature && (line.verdict === 'wrong' || line.verdict === 'loses'))
     return mark
   })
 }

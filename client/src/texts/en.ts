@@ -116,8 +116,49 @@ export const words = {
     answerRight: 'The answer is right.',
     answerWrong: 'The last line is not equal to the given.',
     domainWrong: 'This is not the domain of the given.',
+    featureRight: 'The function has this feature.',
+    featureWrong: 'The function does not have this feature.',
     answerOpen: 'Equal to the given, not finished yet.',
     missing: 'Missing',
+    nextStep: 'The next step',
+    nudge: {
+      0: 'What is there to notice?',
+      1: 'Which law?',
+      2: 'Show the line',
+      3: 'Write it down',
+    },
+  },
+  study: {
+    graph: 'The graph',
+    holes: 'Holes',
+    vertical: 'Vertical asymptotes',
+    horizontal: 'Horizontal asymptote',
+    oblique: 'Oblique asymptote',
+    xIntercepts: 'Zeros',
+    yIntercept: 'At zero',
+    ends: 'Far left · far right',
+    points: 'Points on the grid',
+  },
+  compare: {
+    open: 'Two ways side by side',
+    title: 'Two ways side by side',
+    method: (n: number) => (n === 1 ? 'Way on the left' : 'Way on the right'),
+    same: (n: number) =>
+      n === 1 ? 'The first line is the same.' : `The first ${n} lines are the same.`,
+    partAtOnce: 'They part at once.',
+    meet: (left: number, right: number) =>
+      `They meet again in line ${left} on the left, ${right} on the right.`,
+    neverMeet: 'They write the same answer in different ways.',
+    shorter: (name: string) => `Shorter: ${name}.`,
+    sameLength: 'Both are equally long.',
+    smaller: (name: string) => `Smaller numbers: ${name}.`,
+    weighs: (largest: string, fractions: number) =>
+      `Largest number ${largest}; ` +
+      (fractions === 0
+        ? 'no fractions.'
+        : fractions === 1
+          ? 'one line with fractions.'
+          : `${fractions} lines with fractions.`),
   },
   save: {
     saved: 'saved',

@@ -35,7 +35,7 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers, equations
 from uchuu_core.notation import latex, plain, read, shown
-from uchuu_core.tree.nodes import Line, Outcome, Relation
+from uchuu_core.tree.nodes import Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
 _STOPS = {
@@ -123,6 +123,7 @@ def _record(text: str, line: Line, judgement: Judgement, context: Context) -> di
         ("tested", judgement.tested),
         ("says", judgement.says),
         ("check_line", judgement.is_aside),
+        ("feature", isinstance(line, Feature)),
         ("note", misused_equals(line, context.unknown)),
         ("counter", judgement.counter and _shown(judgement.counter, line)),
     ):

@@ -11,7 +11,7 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.methods.catalogue import applicable
 from uchuu_core.methods.method import Moment, Posed
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.shape import unordered
 
 MOST_JOINED = 4
@@ -51,9 +51,14 @@ def reason_by_method(posed: Posed, before: Line, line: Line, task: Task) -> Reas
         first = (
             forms.index(start) + 1 if start in forms else 0 if start == _form(posed.given) else None
         )
-        if first is None or not 0 <= last - first < MOST_JOINED:
+        if first is None or last < first:
             continue
-        joined = [moment for _, moment in route[first : last + 1]]
+        passed = [moment for _, moment in route[first : last + 1]]
+        joined = [m for m in passed[:-1] if not isinstance(m.line, Feature)] + passed[-1:]
+        if isinstance(line, Feature):
+            joined = passed[-1:]
+        if len(joined) > MOST_JOINED:
+            continue
         says = " ".join(dict.fromkeys(moment.says for moment in joined))
         return Reason(joined[-1].law, says)
     return None

@@ -13,6 +13,7 @@ from uchuu_core.methods.bases import common_base
 from uchuu_core.methods.exponents import numbers_in
 from uchuu_core.methods.method import shown
 from uchuu_core.methods.written import integer_factors, polynomial_terms, ring_of
+from uchuu_core.tree.build import ZERO
 from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum
 from uchuu_core.tree.paths import letters, parts
 
@@ -74,6 +75,9 @@ def _signed(value: Any, factors: Any) -> list[Any]:
 
 def _polynomials(given: Line) -> Iterator[Seen]:
     sums = [part for part in parts(given) if isinstance(part, Sum)]
+    whole: tuple[Line, ...] = ()
+    if isinstance(given, Relation) and ZERO not in (given.left, given.right):
+        whole = (given.left, given.right)
     for node in dict.fromkeys(sums):
         found = _polynomial(node)
         if found is None:
@@ -85,7 +89,7 @@ def _polynomials(given: Line) -> Iterator[Seen]:
         number, factors = integer_factors(polynomial, algebra)
         if len(terms) == 3 and len(factors) == 1 and factors[0][1] == 2 and number == 1:
             yield "perfect-square", f"{shown(node)} is a perfect square.", node
-        elif _common(terms):
+        elif _common(terms) and node not in whole:
             yield "common-factor", f"All terms of {shown(node)} share a factor.", node
         elif len(terms) == 2 and len(factors) > 1 and _is_square_difference(terms):
             yield "difference-of-squares", f"{shown(node)} is a difference of squares.", node

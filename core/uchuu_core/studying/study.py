@@ -95,10 +95,20 @@ def curves(given: Line, unknown: str) -> dict[str, Any]:
         "branches": branches(found, window),
         "marks": {
             "vertical": [_rounded(x) for x in found.vertical],
+            "horizontal": None if found.horizontal is None else _float(found.horizontal),
+            "oblique": _line_of(found),
+            "at_zero": None if found.at_zero is None else _float(found.at_zero),
             "zeros": [_rounded(x) for x in found.zeros],
             "holes": [[_rounded(x), _float(y)] for x, y in found.holes if y is not None],
         },
     }
+
+
+def _line_of(found: Features) -> list[float] | None:
+    """Return slope and height at 0 of the oblique asymptote."""
+    if not found.is_oblique:
+        return None
+    return [_float(found.quotient[1]), _float(found.quotient[0])]
 
 
 def _rounded(number: Algebraic) -> float:

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from uchuu_core.tree.nodes import Bracket, Line, Product, Relation, Signed, Sum
+from uchuu_core.tree.nodes import Bracket, Either, Line, Product, Relation, Signed, Sum
 from uchuu_core.tree.paths import children
 
 
@@ -21,6 +21,8 @@ def unordered(node: Line) -> Any:
             return ("sum", tuple(sorted(_terms(node), key=repr)))
         case Product():
             return ("product", tuple(sorted(_factors(node), key=repr)))
+        case Either(options, _):
+            return ("or", tuple(sorted((unordered(option) for option in options), key=repr)))
         case Relation(left, sign, right):
             sides = [unordered(left), unordered(right)]
             return (sign, tuple(sorted(sides, key=repr) if sign == "=" else sides))

@@ -29,6 +29,35 @@ def test_reading_gives_typeset_and_spoken_forms(ada: ApiClient) -> None:
     assert found["spoken"] == "5 x minus 3 equals 2 x plus 12"
 
 
+def test_the_next_step_comes_at_three_depths(ada: ApiClient) -> None:
+    body = {"task": "solve", "given": "2x^2+x=6", "lines": ["2x^2+x-6=0"]}
+
+    found = ada.call("POST", "/algebra/nudge", body).json()
+
+    assert found["notice"] == "Which two numbers have this product and this sum?"
+    assert (found["law_name"], found["text"]) == ("split the middle", "2x^2 + 4x - 3x - 6 = 0")
+
+
+def test_two_methods_stand_side_by_side(ada: ApiClient) -> None:
+    methods = ["factor-and-zero-product", "quadratic-formula"]
+    body = {"task": "solve", "given": "x^2-5x+6=0", "methods": methods}
+
+    found = ada.call("POST", "/algebra/compare", body).json()
+
+    assert [path["method"] for path in found["paths"]] == methods
+    assert found["shorter"] == "factor-and-zero-product"
+    methods[1] = "cross-multiply"
+    assert ada.call("POST", "/algebra/compare", {**body, "methods": methods}).status_code == 422
+
+
+def test_a_function_is_studied(ada: ApiClient) -> None:
+    found = ada.call("POST", "/algebra/study", {"task": "study", "given": "(x^2-1)/(x-1)"}).json()
+
+    assert found["features"]["holes"] == [["1", "2"]]
+    assert found["features"]["stretches"][0]["end"] == "-1"
+    assert len(found["curve"]["branches"]) == 1
+
+
 def test_an_unreadable_given_says_where(ada: ApiClient) -> None:
     reply = ada.call("POST", "/algebra/read", {"text": "2x + (3"})
 

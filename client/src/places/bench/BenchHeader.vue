@@ -24,12 +24,12 @@ const emit = defineEmits<{
   print: []
 }>()
 
-const tasks = (['solve', 'evaluate', 'simplify', 'expand', 'factor', 'domain'] as const).map(
-  (value) => ({
-    value,
-    label: words.tasks[value],
-  }),
-)
+const tasks = (
+  ['solve', 'evaluate', 'simplify', 'expand', 'factor', 'domain', 'study'] as const
+).map((value) => ({
+  value,
+  label: words.tasks[value],
+}))
 
 function renamed(event: Event): void {
   emit('title', (event.target as HTMLInputElement).value.trim())

@@ -2,7 +2,7 @@
 /** The bench: pose, write, be judged; everything from the keyboard. */
 import { ElMessage } from 'element-plus'
 import 'element-plus/es/components/message/style/css'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result } from '@/api/client'
 import { useKeys } from '@/shared/composables/useKeys'
@@ -13,10 +13,14 @@ import BenchHeader from './BenchHeader.vue'
 import CopyLine from './CopyLine.vue'
 import EntryLine from './EntryLine.vue'
 import GivenProblem from './GivenProblem.vue'
+import NextStep from './NextStep.vue'
 import OriginalCheck from './OriginalCheck.vue'
 import PoseProblem from './PoseProblem.vue'
 import StopDetails from './StopDetails.vue'
 import { useBench } from './useBench'
+
+const ComparePaths = defineAsyncComponent(() => import('./ComparePaths.vue'))
+const FunctionPlot = defineAsyncComponent(() => import('./FunctionPlot.vue'))
 
 const props = defineProps<{
   /** The example's id; `new` for a blank one; without it the last one opens. */
@@ -28,6 +32,8 @@ const bench = useBench((id) => void router.replace({ name: 'bench', params: { id
 const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
 const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
 const posing = ref(false)
+const comparing = ref(false)
+const nextStep = ref<InstanceType<typeof NextStep> | null>(null)
 const editText = ref('')
 const entry = ref<InstanceType<typeof EntryLine> | null>(null)
 const lineElements = new Map<number, HTMLElement>()
@@ -132,6 +138,7 @@ useKeys({
   'Ctrl+Y': bench.redo,
   'Ctrl+Shift+Z': bench.redo,
   'Alt+W': () => void workIt(),
+  'Alt+H': () => void nextStep.value?.deeper(),
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
   'Alt+P': print,
@@ -139,7 +146,7 @@ useKeys({
 </script>
 
 <template>
-  <div class="bench">
+  <div class="bench" :class="{ studied: content.task === 'study' }">
     <BenchHeader
       :key="content.task"
       :title="content.title"
@@ -170,6 +177,7 @@ useKeys({
           :inspected="inspected"
           @edit="posing = true"
           @work="workIt"
+          @compare="comparing = true"
         >
           <AskedFor
             :task="content.task"
@@ -232,6 +240,7 @@ useKeys({
       </div>
     </main>
     <aside class="side" :aria-label="words.bench.details">
+      <FunctionPlot v-if="content.task === 'study' && inspected" :given="content.given" />
       <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
       <template v-if="chosen !== null">
         <div class="actions">
@@ -240,8 +249,17 @@ useKeys({
         </div>
         <CopyLine v-if="!chosenLine?.failure" :text="content.lines[chosen] ?? ''" />
       </template>
+      <NextStep
+        v-if="inspected && !showsPose"
+        ref="nextStep"
+        :content="content"
+        @write="(text) => bench.addLines([text])"
+      />
     </aside>
     <OriginalCheck class="foot" :checked="checked" :task="content.task" />
+    <el-dialog v-model="comparing" :title="words.compare.title" width="58rem" destroy-on-close>
+      <ComparePaths v-if="inspected" :content="content" :methods="inspected.methods" />
+    </el-dialog>
     <el-dialog
       :model-value="saving.state.value === 'conflict'"
       :title="words.save.conflictTitle"
@@ -266,6 +284,9 @@ useKeys({
     'head head' auto 'work side' minmax(0, 1fr) 'foot foot' auto / minmax(0, 1fr)
     19rem;
   height: 100vh;
+}
+.studied {
+  grid-template-columns: minmax(0, 1fr) 27rem;
 }
 .bench > :deep(.head) {
   grid-area: head;

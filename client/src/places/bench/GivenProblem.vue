@@ -2,7 +2,7 @@
 /** The posed problem: in words, and what is worth noticing before the first move. */
 import type { Schemas } from '@/api/client'
 import { words } from '@/texts/en'
-import { readable } from '@/shared/logic/readable'
+import { methodName, prose, readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** What the core noticed. */
@@ -13,11 +13,9 @@ const emit = defineEmits<{
   edit: []
   /** Work it by this method. */
   work: [method: string]
+  /** Two methods are to stand side by side. */
+  compare: []
 }>()
-
-function methodName(key: string): string {
-  return key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD')
-}
 </script>
 
 <template>
@@ -36,7 +34,9 @@ function methodName(key: string): string {
       <li v-for="value in inspected.excluded" :key="value">
         {{ inspected.unknown }} ≠ {{ readable(value) }}
       </li>
-      <li v-for="notice in inspected.notices" :key="notice.code">{{ notice.says }}</li>
+      <li v-for="notice in inspected.notices" :key="notice.code + notice.where">
+        {{ prose(notice.says) }}
+      </li>
     </ul>
     <p v-for="item in inspected.ambiguities" :key="item.says" class="ambiguity">
       {{ item.says }}
@@ -58,6 +58,14 @@ function methodName(key: string): string {
           {{ methodName(item.method) }} <small>{{ words.bench.lines(item.lines) }}</small>
         </button>
       </el-tooltip>
+      <button
+        v-if="inspected.methods.length > 1"
+        type="button"
+        class="method beside"
+        @click="emit('compare')"
+      >
+        {{ words.compare.open }}
+      </button>
     </div>
   </section>
 </template>
@@ -104,6 +112,9 @@ function methodName(key: string): string {
   gap: 0.3rem 0.9rem;
   align-items: baseline;
   font-size: 0.88rem;
+}
+.beside {
+  margin-left: auto;
 }
 .method {
   border: 0;

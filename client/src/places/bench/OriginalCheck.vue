@@ -16,6 +16,7 @@ const isEquation = computed(() => props.task === 'solve')
 const verdict = computed(() => {
   if (!props.checked?.lines.length) return ''
   const { right, finished } = props.checked.answer
+  if (props.task === 'study') return right ? words.bench.featureRight : words.bench.featureWrong
   if (isEquation.value) return right && finished ? words.bench.answerRight : ''
   if (!right) return props.task === 'domain' ? words.bench.domainWrong : words.bench.answerWrong
   return finished ? words.bench.answerRight : words.bench.answerOpen

@@ -82,6 +82,7 @@ const INSPECTED: Schemas['Inspected'] = {
   },
   unknown: 'x',
   notices: [{ code: 'n', says: 'x stands on both sides.', where: null }],
+  traps: [],
   ambiguities: [
     {
       says: 'Read in two ways.',

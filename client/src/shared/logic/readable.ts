@@ -13,12 +13,22 @@ export function readable(text: string): string {
     .replace(/\+-/g, '±')
     .replace(/-/g, '−')
     .replace(/\s*\*\s*/g, ' · ')
-    .replace(/\^\(?(−?\d+)\)?/g, (_, digits: string) =>
-      digits.replace(/\d/g, (digit) => RAISED[Number(digit)] ?? digit).replace('−', '⁻'),
-    )
+    .replace(/\^\(?(−?\d+)\)?/g, (_, digits: string) => raised(digits))
+}
+
+function raised(digits: string): string {
+  return digits.replace(/\d/g, (digit) => RAISED[Number(digit)] ?? digit).replace('−', '⁻')
+}
+
+/** The contract’s name of a method, as words. */
+export function methodName(key: string): string {
+  return key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD')
 }
 
 /** The same inside a sentence: hyphens between words stay. */
 export function prose(sentence: string): string {
-  return sentence.replace(/sqrt\((\w+)\)/g, '√$1').replace(/(^|[\s(])-(?=[\d√(])/g, '$1−')
+  return sentence
+    .replace(/sqrt\((\w+)\)/g, '√$1')
+    .replace(/(^|[\s(])-(?=[\d√(])/g, '$1−')
+    .replace(/\^(\d+)/g, (_, digits: string) => raised(digits))
 }

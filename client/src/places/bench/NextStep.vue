@@ -1,0 +1,99 @@
+<script setup lang="ts">
+/** The next step at three depths: what to notice, which law, the line itself. */
+import { computed, ref, watch } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import MathText from '@/shared/math/MathText.vue'
+import { prose } from '@/shared/logic/readable'
+import { words } from '@/texts/en'
+import type { Content } from './content'
+
+const props = defineProps<{
+  /** The example; its next step is looked for under its last line. */
+  content: Content
+}>()
+const emit = defineEmits<{
+  /** The line is to be written. */
+  write: [text: string]
+}>()
+
+/** 0: nothing shown, 1: what to notice, 2: the law, 3: the line. */
+const depth = ref(0)
+const step = ref<Schemas['Nudged'] | null>(null)
+const refused = ref('')
+
+const problem = computed(() => {
+  const { task, given, form, numbers, lines } = props.content
+  return { task, given, form, numbers, lines: [...lines], variable: props.content.variable || null }
+})
+
+watch(
+  () => JSON.stringify(problem.value),
+  () => {
+    depth.value = 0
+    step.value = null
+    refused.value = ''
+  },
+)
+
+async function deeper(): Promise<void> {
+  if (step.value?.done || depth.value === 3) {
+    if (step.value?.text) emit('write', step.value.text)
+    return
+  }
+  if (!step.value) {
+    const asked = JSON.stringify(problem.value)
+    try {
+      const found = await result(api.POST('/api/algebra/nudge', { body: problem.value }))
+      if (asked !== JSON.stringify(problem.value)) return
+      step.value = found
+      refused.value = ''
+    } catch (refusal) {
+      if (!(refusal instanceof Refusal)) throw refusal
+      refused.value = refusal.message
+      return
+    }
+  }
+  depth.value += 1
+}
+
+const asks = computed(() => words.bench.nudge[depth.value as 0 | 1 | 2 | 3])
+defineExpose({ deeper })
+</script>
+
+<template>
+  <section class="next" aria-live="polite">
+    <h2>{{ words.bench.nextStep }}</h2>
+    <p v-if="refused" class="warm">{{ refused }}</p>
+    <p v-else-if="step?.done">{{ step.says }}</p>
+    <template v-else-if="step">
+      <p class="notice">{{ step.notice }}</p>
+      <p v-if="depth > 1">
+        <b>{{ step.law_name }}.</b> {{ prose(step.says) }}
+      </p>
+      <p v-if="depth > 2 && step.latex" class="formula">
+        <MathText :latex="step.latex" :spoken="step.spoken ?? ''" display />
+      </p>
+    </template>
+    <el-tooltip v-if="!step?.done" content="Alt+H" :show-after="400">
+      <el-button @click="deeper">{{ asks }}</el-button>
+    </el-tooltip>
+  </section>
+</template>
+
+<style scoped>
+.next {
+  margin-top: 1.2rem;
+  padding-top: 1rem;
+  border-top: 1px solid var(--rule);
+}
+.next p {
+  margin: 0 0 0.6rem;
+}
+.notice {
+  font-style: italic;
+}
+.formula {
+  overflow-x: auto;
+  padding: 0.2rem 0;
+}
+</style>

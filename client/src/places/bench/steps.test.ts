@@ -1,0 +1,129 @@
+/** The next step, two ways side by side, the graph: what they ask for and show. */
+import { flushPromises, mount } from '@vue/test-utils'
+import { afterEach, expect, test, vi } from 'vitest'
+import { api } from '@/api/client'
+import { words } from '@/texts/en'
+import ComparePaths from './ComparePaths.vue'
+import FunctionPlot from './FunctionPlot.vue'
+import NextStep from './NextStep.vue'
+import { blank } from './content'
+
+function answers(data: unknown, ok = true) {
+  const reply = ok
+    ? { data, response: new Response(null, { status: 200 }) }
+    : { error: data, response: new Response(null, { status: 422 }) }
+  return vi.spyOn(api, 'POST').mockResolvedValue(reply as never)
+}
+
+afterEach(() => vi.restoreAllMocks())
+
+const content = { ...blank(), task: 'solve' as const, given: '2x=6', lines: [] }
+
+test('each press goes one depth further, the last one writes the line', async () => {
+  answers({
+    done: false,
+    says: 'Divide both sides by 2.',
+    notice: 'What undoes it?',
+    law_name: 'divide',
+    text: 'x = 3',
+    latex: 'x=3',
+    spoken: 'x equals 3',
+  })
+  const panel = mount(NextStep, { props: { content } })
+
+  for (const text of ['What undoes it?', 'Divide both sides by 2.', 'x equals 3']) {
+    expect(panel.text()).not.toContain(text)
+    await panel.find('button').trigger('click')
+    await flushPromises()
+    expect(panel.text()).toContain(text)
+  }
+  await panel.find('button').trigger('click')
+  expect(panel.emitted('write')).toEqual([['x = 3']])
+  await panel.setProps({ content: { ...content, lines: ['x = 3'] } })
+  expect(panel.text()).not.toContain('What undoes it?')
+})
+
+test('a refusal is told, and nothing is invented', async () => {
+  answers({ code: 'out-of-scope', message: 'Line 1 does not follow.', at: null }, false)
+  const panel = mount(NextStep, { props: { content } })
+
+  await panel.find('button').trigger('click')
+  await flushPromises()
+
+  expect(panel.text()).toContain('Line 1 does not follow.')
+})
+
+test('two ways are weighed in words', async () => {
+  const line = { text: 'x = 3', latex: 'x=3', spoken: 'x equals 3', law: 'l', says: 'Says.' }
+  const path = {
+    method: 'quadratic-formula',
+    why: '',
+    largest: '49',
+    with_fractions: 1,
+    lines: [line],
+  }
+  answers({
+    paths: [{ ...path, method: 'square-roots', largest: '9' }, path],
+    same_until: 0,
+    meet: [1, 1],
+    shorter: null,
+    smaller: 'square-roots',
+  })
+  const methods = ['square-roots', 'quadratic-formula'].map((method) => ({
+    method,
+    why: '',
+    lines: 1,
+  }))
+  const panel = mount(ComparePaths, { props: { content, methods } })
+  await flushPromises()
+
+  for (const text of [
+    words.compare.partAtOnce,
+    words.compare.meet(1, 1),
+    words.compare.sameLength,
+    'Smaller numbers: square roots.',
+    'Largest number 49; one line with fractions.',
+  ]) {
+    expect(panel.text()).toContain(text)
+  }
+})
+
+test('the graph names its asymptotes and leaves holes open', async () => {
+  answers({
+    features: {
+      holes: [['-3', '3/2']],
+      vertical: ['x=5'],
+      horizontal: 'y=2',
+      oblique: null,
+      x_intercepts: ['3'],
+      y_intercept: '6/5',
+      end: { left: '2', right: 'infinity' },
+      points: [['4', '-2']],
+    },
+    curve: {
+      window: { x: [-8, 8], y: [-8, 8] },
+      branches: [
+        [
+          [-8, 1],
+          [4, -2],
+        ],
+      ],
+      marks: {
+        vertical: [5],
+        horizontal: 2,
+        oblique: null,
+        zeros: [3],
+        at_zero: 1.2,
+        holes: [[-3, 1.5]],
+      },
+    },
+  })
+  const panel = mount(FunctionPlot, { props: { given: '(2x^2-18)/(x^2-2x-15)' } })
+  await flushPromises()
+
+  expect(panel.find('.asymptotes').text()).toContain('x = 5')
+  expect(panel.find('.asymptotes').text()).toContain('y = 2')
+  expect(panel.findAll('.hole')).toHaveLength(1)
+  expect(panel.text()).toContain('2 · ∞')
+  expect(panel.find('svg').attributes('aria-label')).toContain('(−3, 3/2)')
+})
