@@ -15,8 +15,22 @@ from uchuu_core.checking import slips
 from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
 from uchuu_core.checking.states import lawful_states
 from uchuu_core.checking.tidy import tidied
+from uchuu_core.kernel.branches import branches
+from uchuu_core.kernel.points import NotRational
 from uchuu_core.moves.catalogue import ERRORS
-from uchuu_core.moves.errors import answers, copying, equations
+from uchuu_core.moves.errors import (
+    answers,
+    completing,
+    copying,
+    equations,
+    exponents,
+    factoring,
+    quadratics,
+    radicals,
+    rational,
+    solving,
+    trinomials,
+)
 from uchuu_core.moves.move import Move, places
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
@@ -47,7 +61,9 @@ _LAST = {
     copying.TERM_LOST.key: 2,
 }
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
-_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key}
+_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key} | {
+    move.key for move in trinomials.ERRORS if move.key.startswith("trinomial-")
+}
 """Errors that are a way of ending: nothing else is done on their line."""
 SEARCHED: tuple[Move, ...] = tuple(
     move for move in ERRORS if move.key not in _NOT_SEARCHED and move.effect.value == "wrong"
@@ -79,21 +95,26 @@ class Target:
         self.line = without_brackets(line)
         self.shape = unordered(self.line)
         self._tidy_shape = unordered(tidied(self.line))
-        self.is_equation = isinstance(line, Relation)
+        self.is_equation = isinstance(line, (Relation, Either))
         self._at = {seed: self._values(self.line, seed) for seed in SEEDS}
 
     @staticmethod
     def _values(line: Line, seed: int) -> tuple[int, ...]:
         if isinstance(line, Relation):
-            return sides_print(line, seed)
-        if isinstance(line, (Either, Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates)):
+            try:
+                return sides_print(line, seed)
+            except NoPrint:
+                return _branch_prints(line, seed)
+        if isinstance(line, Either):
+            return _branch_prints(line, seed)
+        if isinstance(line, (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates)):
             raise NoPrint
         return (print_of(line, seed),)
 
     def closeness(self, candidate: Line) -> int | None:
         """Return how close *candidate* comes (see ``Found``), None when it is another line."""
         limits.check_time()
-        if isinstance(candidate, Relation) is not self.is_equation:
+        if isinstance(candidate, (Relation, Either)) is not self.is_equation:
             return None
         near = None
         for seed in SEEDS:
@@ -112,11 +133,32 @@ class Target:
         return 0 if unordered(tidied(candidate)) == self._tidy_shape else 1
 
 
+def _branch_prints(line: Line, seed: int) -> tuple[int, ...]:
+    """Return the prints of all branches of an "or" or ±, in an order of their own.
+
+    Raises:
+        NoPrint: too many branches, or one has no print.
+    """
+    try:
+        found = sorted({_one_print(branch, seed) for branch in branches(line)})
+    except NotRational as reason:
+        raise NoPrint from reason
+    return (0, len(found), *found)
+
+
+def _one_print(branch: Line, seed: int) -> int:
+    if not isinstance(branch, Relation):
+        raise NoPrint
+    left, right = sides_print(branch, seed)
+    gap = (left - right) % PRIME
+    return min(gap, PRIME - gap)
+
+
 def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
     """Return 1 for the same sides, 2 for the same difference of sides, else None."""
     if values == wanted or values == wanted[::-1]:
         return 1
-    if len(values) < 2:
+    if len(values) != 2 or len(wanted) != 2:
         return None
     gap, other = (values[0] - values[1]) % PRIME, (wanted[0] - wanted[1]) % PRIME
     return 2 if gap == other or (gap + other) % PRIME == 0 else None
@@ -183,6 +225,17 @@ def _count(line: Line) -> int:
     return len(terms_of(line.left)) + len(terms_of(line.right))
 
 
+_TOPICS = (exponents, radicals, factoring, trinomials, rational, quadratics, completing, solving)
+_MAY_BE_LUCK = {
+    "exponent-as-multiplier",
+    "exponent-quotient-divided",
+    "cancel-equal-terms",
+    "ratexpr-divided-termwise",
+}
+_NEVER_LUCK = {move.key for topic in _TOPICS for move in topic.ERRORS} - _MAY_BE_LUCK
+"""Errors that are not thought of when the value holds: too many right lines look like them."""
+
+
 @lru_cache(maxsize=2048)
 def directly_reproduced(before: Line, line: Line) -> Found | None:
     """Return an error that gives exactly this writing from *before*, as no lawful form does.
@@ -205,7 +258,7 @@ def _only_an_error(before: Line, target: Target) -> Found | None:
         return None
     parts = places(start)
     for move in SEARCHED:
-        if move.key in _LAST:
+        if move.key in _LAST or move.key in _NEVER_LUCK:
             continue
         for step in move.apply_at(start, parts):
             if unordered(step.result) == target.shape and step.result != start:
@@ -224,6 +277,18 @@ _PREFERRED = {
     ("like-exponents-added", "like-unlike-terms-joined"),
     ("like-invisible-one", "like-unlike-terms-joined"),
     ("order-multiply-before-power", "expand-square-termwise"),
+    ("complex-fraction-flip-termwise", "fraction-split-denominator"),
+    ("radical-square-skips-coefficient", "exponent-power-skips-factor"),
+    ("sign-power-parity", "sign-product-rule"),
+    ("cancelled-top-vanishes", "ratexpr-divided-termwise"),
+    ("diff-squares-coefficient-not-rooted", "order-multiply-before-power"),
+    ("gcf-negative-sign-inside", "distribute-minus-first-term-only"),
+    ("gcf-one-vanishes", "copy-term-lost"),
+    ("quad-missing-plus-minus", "quad-root-one-side-only"),
+    ("formula-not-set-to-zero", "formula-discriminant-sign"),
+    ("formula-b-squared-negative", "formula-discriminant-sign"),
+    ("rateq-lcd-missed-term", "rateq-cross-multiplied-sum"),
+    ("radical-eq-not-isolated", "radical-eq-one-side-squared"),
     ("sign-square-swallows-minus", "copy-sign-changed"),
     ("fraction-top-not-scaled", "order-add-before-multiply"),
     ("lineq-subtracts-coefficient", "lineq-constant-as-answer"),

@@ -7,6 +7,10 @@ A fingerprint only selects; what it selects is confirmed by the kernel before it
 from functools import lru_cache
 from typing import Any
 
+from flint import fmpq
+
+from uchuu_core.failures import TooLarge
+from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
@@ -22,8 +26,11 @@ from uchuu_core.tree.nodes import (
     Sum,
     Symbol,
 )
+from uchuu_core.tree.paths import letters
 
-PRIME = (1 << 61) - 1
+PRIME = 2_305_843_009_213_682_039
+"""Just below 2^61; 11 modulo 12, and the first eleven primes are squares modulo it: so square roots
+of numbers and cube roots of everything are powers, and multiply as roots do."""
 SEEDS = (911_382_323, 972_663_749)
 """Two independent points: the second is asked only where the first agrees."""
 
@@ -90,14 +97,36 @@ def _value(node: Any, seed: int) -> int:
         case Power(base, exponent):
             return _power(_value(base, seed), exponent, seed)
         case Root(index, radicand):
-            return _opaque(f"root{index}", _value(radicand, seed))
+            if index % 2 == 0 and _is_negative(radicand):
+                return _opaque("imaginary", _value(radicand, seed))
+            return _root(_value(radicand, seed), index)
         case Absolute(body):
             return _opaque("abs", _value(body, seed))
         case _:
             raise NoPrint
 
 
+def _root(value: int, index: int) -> int:
+    """Return a root as a power: exact up to the sign for squares, exact for cubes."""
+    result = value
+    for prime, power in ((2, (PRIME + 1) // 4), (3, (2 * PRIME - 1) // 3)):
+        while index % prime == 0:
+            result = pow(result, power, PRIME)
+            index //= prime
+    return result if index == 1 else _opaque(f"root{index}", result)
+
+
 def _power(base: int, exponent: Expr, seed: int) -> int:
+    if isinstance(exponent, Signed) and isinstance(exponent.body, Quotient):
+        inverse = _power(base, exponent.body, seed)
+        if inverse == 0:
+            raise NoPrint
+        return pow(inverse, -1, PRIME)
+    match exponent:
+        case Quotient(Number() as top, Number() as index, _) if _is_index(top, index):
+            return pow(_root(base, int(index.text)), int(top.text), PRIME)
+    if letters(exponent):
+        return _power_with_letters(base, exponent)
     value = _value(exponent, seed)
     whole = value if value < PRIME // 2 else value - PRIME
     if abs(whole) > 10_000:
@@ -105,6 +134,36 @@ def _power(base: int, exponent: Expr, seed: int) -> int:
     if base == 0 and whole <= 0:
         raise NoPrint
     return pow(base, whole, PRIME)
+
+
+def _is_negative(node: Expr) -> bool:
+    """Whether *node* is a negative number; then its square root is no power modulo the prime."""
+    if letters(node):
+        return False
+    try:
+        return bool(value_at(node, {}) < 0)
+    except (NotRational, Undefined):
+        return False
+
+
+@lru_cache(maxsize=256)
+def _small(name: str) -> fmpq:
+    """Return what a letter stands for in an exponent: small, so that exponents add exactly."""
+    return fmpq(10_007 + 2 * (_letter(name, SEEDS[0]) % 40_000))
+
+
+def _power_with_letters(base: int, exponent: Expr) -> int:
+    try:
+        value = value_at(exponent, {name: _small(name) for name in letters(exponent)})
+    except (NotRational, Undefined, TooLarge) as reason:
+        raise NoPrint from reason
+    if value.q != 1 or base == 0:
+        return _opaque("power", base * 31 + int(value.p) * 7 + int(value.q))
+    return pow(base, int(value.p), PRIME)
+
+
+def _is_index(above: Number, below: Number) -> bool:
+    return above.is_whole and below.is_whole and 1 < below.value <= 12 and above.value <= 200
 
 
 def sides_print(line: Relation, seed: int = SEEDS[0]) -> tuple[int, int]:

@@ -15,6 +15,7 @@ from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.reasons import reason_for
 from uchuu_core.checking.right_line import right_line
+from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
     Step,
     differences,
@@ -33,7 +34,7 @@ from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.moves.catalogue import wordings
-from uchuu_core.moves.errors import answers, equations
+from uchuu_core.moves.errors import answers
 from uchuu_core.notation import latex, plain, read, shown
 from uchuu_core.tree.nodes import Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
@@ -93,7 +94,8 @@ def check(problem: Problem) -> dict[str, Any]:
             if is_last and not broken and unmet and judgement.verdict == "ok":
                 record |= {"verdict": "unfinished", "unmet": list(unmet)}
                 record["unmet_at"] = [plain(item.part) for item in parts]
-                stop = _STOPS.get(unmet[0], answers.STOP_LIKE_TERMS_LEFT.key)
+                which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
+                stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
                 record["error"] = _as_dict(_worded(stop, None, None, []))
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
@@ -221,29 +223,13 @@ def _checks(
 # the error behind a wrong line
 
 
-def _state_error(before: Line, line: Line, context: Context) -> str | None:
-    """Name the errors that follow from what the line before says, not from how it is written."""
-    was, has = solutions_or_none(before, context), solutions_or_none(line, context)
-    if not context.is_equation or was is None or has is None:
-        return None
-    if was.everything and not has.everything and isinstance(before, Relation):
-        if isinstance(line, Outcome) or not unmet_forms(line, "solve", (), context.unknown):
-            return equations.IDENTITY_MISREAD.key
-    if was.is_empty and not has.is_empty:
-        if isinstance(line, Outcome) or not unmet_forms(line, "solve", (), context.unknown):
-            return equations.CONTRADICTION_MISREAD.key
-    if has.is_empty and isinstance(line, Outcome) and not was.is_empty:
-        return answers.SOLUTION_WRONGLY_REJECTED.key
-    return None
-
-
 def _named_error(
     before: Line, line: Line, judgement: Judgement, context: Context
 ) -> LineError | None:
     if judgement.is_aside:
         return None
     counter = _shown(judgement.counter, line) if judgement.counter else None
-    state = _state_error(before, line, context)
+    state = state_error(before, line, judgement, context)
     task, unknown = context.problem.task, context.unknown
     if state is not None:
         return _worded(state, right_line(before, None, task, unknown), counter, [])

@@ -10,14 +10,21 @@ from importlib import resources
 
 from uchuu_core.moves.errors import (
     answers,
+    completing,
     copying,
     equations,
     expanding,
     exponents,
+    factoring,
+    found_otherwise,
     fractions,
     order_of_operations,
+    quadratics,
+    radicals,
     rational,
     signs,
+    solving,
+    trinomials,
 )
 from uchuu_core.moves.laws import LAWS as _LAWS
 from uchuu_core.moves.move import Example, Move
@@ -28,8 +35,15 @@ ERRORS: tuple[Move, ...] = (
     *fractions.ERRORS,
     *expanding.ERRORS,
     *exponents.ERRORS,
+    *radicals.ERRORS,
+    *factoring.ERRORS,
+    *trinomials.ERRORS,
     *rational.ERRORS,
     *equations.ERRORS,
+    *quadratics.ERRORS,
+    *completing.ERRORS,
+    *solving.ERRORS,
+    *found_otherwise.ERRORS,
     *answers.ERRORS,
     *copying.ERRORS,
 )

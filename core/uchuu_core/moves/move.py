@@ -36,6 +36,8 @@ class Effect(Enum):
     LOSES = "loses"
     WRONG = "wrong"
     UNFINISHED = "unfinished"
+    JUDGED = "judged"
+    """Found by the judge from what the lines say; never applied."""
 
 
 @dataclass(frozen=True, slots=True)

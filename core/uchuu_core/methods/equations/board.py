@@ -63,9 +63,9 @@ class Board:
         """Write an equation."""
         self.write(Relation(left, "=", right), law, says, weight)
 
-    def aside(self, line: Line, law: str, says: str) -> None:
+    def aside(self, line: Line, law: str, says: str, weight: int = BOARD) -> None:
         """Write a line that names something and is no state of the work."""
-        self.moments.append(Moment(line, law, says))
+        self.moments.append(Moment(line, law, says, weight))
 
     def follow(self, moments: Iterable[Moment]) -> None:
         """Write the lines of another route."""

@@ -14,7 +14,7 @@ from uchuu_core.methods.equations.finish import finish
 from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.methods.equations.rational import by_lcd
 from uchuu_core.methods.equations.reverse import undo
-from uchuu_core.methods.method import shown
+from uchuu_core.methods.method import KEY, shown
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -63,7 +63,7 @@ def _work(
     board: Board, given: Relation, name: str, meaning: Expr, line: Relation, inner: Board
 ) -> None:
     says = f"{shown(meaning)} stands more than once, or squared: name it {name}."
-    board.aside(Relation(Symbol(name), "=", meaning), "substitute", says)
+    board.aside(Relation(Symbol(name), "=", meaning), "substitute", says, KEY)
     board.write(line, "substitute", f"Write {name} for {shown(meaning)}.")
     board.follow(inner.moments)
     if isinstance(inner.now, Outcome):

@@ -9,6 +9,7 @@ from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
+from uchuu_core.tree.paths import letters
 
 ONE_SIDE_ONLY = Move(
     key="lineq-one-side-only",
@@ -183,10 +184,49 @@ def _minus_before_fraction(line: Line) -> Iterator[Line]:
             yield Relation(sides[0], "=", sides[1])
 
 
+def _minus_before_letters(line: Line) -> Iterator[Line]:
+    """Multiply by a denominator with the unknown; the minus before a top reaches its first term."""
+    if not (isinstance(line, Relation) and line.sign == "="):
+        return
+    sides = (build.terms_of(line.left), build.terms_of(line.right))
+    found = [t.body for side in sides for t in side if isinstance(t.body, Quotient)]
+    below = list(dict.fromkeys(b.denominator for b in found if letters(b.denominator)))
+    for factors in ([below[0]] if len(below) == 1 else [], below if len(below) == 2 else []):
+        if not factors:
+            continue
+        new: list[Expr] = []
+        is_met = False
+        for side in sides:
+            terms: list[Term] = []
+            for term in side:
+                rest = [f for f in factors if f != getattr(term.body, "denominator", None)]
+                top: Expr = term.body
+                is_fraction = isinstance(term.body, Quotient) and len(rest) < len(factors)
+                if isinstance(term.body, Quotient) and is_fraction:
+                    top = term.body.numerator
+                if is_fraction and term.sign == "-" and isinstance(top, Sum):
+                    first, *others = (
+                        Term(t.sign, build.product((*rest, t.body)) if rest else t.body)
+                        for t in top.terms
+                    )
+                    terms += [Term(build.OPPOSITE[first.sign], first.body), *others]
+                    is_met = True
+                else:
+                    terms.append(build.as_term(build.product((*rest, top)), term.sign))
+            new.append(build.total(terms))
+        if is_met:
+            yield Relation(new[0], "=", new[1])
+
+
+def _minus_lost(line: Line) -> Iterator[Line]:
+    yield from _minus_before_fraction(line)
+    yield from _minus_before_letters(line)
+
+
 MINUS_BEFORE_FRACTION = Move(
     key="eq-minus-before-fraction",
     effect=Effect.WRONG,
-    function=_minus_before_fraction,
+    function=_minus_lost,
     whole_line=True,
     distorts="clear-denominators",
     examples=(Example("6-(x-4)/2=5", "12-x-4=10"),),

@@ -3,6 +3,7 @@
 from uchuu_core.moves.conditions import (
     Above,
     Divides,
+    NotNumeral,
     NumberOrSum,
     Numeral,
 )
@@ -59,6 +60,7 @@ MULTIPLY_BEFORE_POWER = Move(
     effect=Effect.WRONG,
     rewrites=(
         Rewrite("a*b^n", "(a*b)^n", (Above("n", 1),)),
+        Rewrite("a*b^x", "(a*b)^x", (Numeral("a"), Numeral("b"), NotNumeral("x"))),
         Rewrite("a÷b^n", "(a÷b)^n", (Above("n", 1),)),
     ),
     distorts="work-out-power",

@@ -89,7 +89,7 @@ def _scaled(number: Fraction, rest: Expr, like: Line) -> Expr:
 
 
 def _collect(part: Line) -> Iterator[Line]:
-    if isinstance(part, Sum):
+    if isinstance(part, Sum) and all(term.sign != "+-" for term in part.terms):
         new = collected(part)
         if new != part and len(build.terms_of(new)) < len(part.terms):
             yield new

@@ -2,7 +2,9 @@
 
 import pytest
 
+from uchuu_core import check, problem_from
 from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import value_at
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
@@ -10,11 +12,12 @@ from uchuu_core.moves.catalogue import ERRORS, LAWS, wordings
 from uchuu_core.moves.move import Effect, Example, Move
 from uchuu_core.notation import plain, read
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Outcome, Relation
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.nodes import Either, Feature, Line, Outcome, Relation, Root
+from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
 MOVES = (*LAWS, *ERRORS)
+JUDGED = {error.key for error in ERRORS if error.effect is Effect.JUDGED}
 EXAMPLES = [
     pytest.param(move, example, id=f"{move.key}: {example.before}")
     for move in MOVES
@@ -26,21 +29,36 @@ def _line(text: str) -> Line:
     return without_brackets(read(text))  # type: ignore[no-any-return]
 
 
-def _agrees(before: Line, after: Line) -> bool:
+def _agrees(before: Line, after: Line, numbers: Numbers = REAL) -> bool:
     """Return whether the kernel finds the same value or the same solutions."""
     if isinstance(before, Relation):
-        if not isinstance(after, (Relation, Outcome)):
+        if not isinstance(after, (Relation, Outcome, Either)):
             return False
         names = tuple(sorted(letters(before) | letters(after) | {"x"}))
         unknown = next(iter(letters(before)), "x")
         was, has = (solution_set(line, unknown, ring(names)) for line in (before, after))
-        return was.same_solutions(has)
-    return agreement(before, after).verdict == "equal"  # type: ignore[arg-type]
+        squared = any(isinstance(part, Root) for part in parts(before))
+        return was.same_solutions(has) or (squared and bool(was.points) and was.within(has))
+    return agreement(before, after, numbers).verdict == "equal"  # type: ignore[arg-type]
+
+
+def _judged_wrong(example: Example, key: str) -> bool:
+    """Return whether the judge of papers finds this error."""
+    line = read(example.after)
+    task = "solve" if isinstance(read(example.before), Relation) else "domain"
+    task = "study" if isinstance(line, Feature) else task
+    lines = [example.after]
+    if key == "radical-eq-extraneous-kept":
+        lines = ["x+6=x^2", "(x-3)(x+2)=0", example.after]
+    if key == "rateq-extraneous-kept":
+        lines = ["x=3"]
+    record = {"task": task, "given": example.before, "lines": lines}
+    return bool(check(problem_from(record))["error"] == key)
 
 
 @pytest.mark.parametrize(("move", "example"), EXAMPLES)
 def test_an_example_is_reproduced_exactly(move: Move, example: Example) -> None:
-    if move.effect is Effect.UNFINISHED:
+    if move.effect in (Effect.UNFINISHED, Effect.JUDGED):
         assert not list(move.apply(_line(example.before)))
         return
     results = [unordered(step.result) for step in move.apply(_line(example.before))]
@@ -51,6 +69,9 @@ def test_an_example_is_reproduced_exactly(move: Move, example: Example) -> None:
 @pytest.mark.parametrize(("move", "example"), EXAMPLES)
 def test_effect_is_what_the_kernel_finds(move: Move, example: Example) -> None:
     holds = move.effect in (Effect.OK, Effect.UNFINISHED)
+    if move.effect is Effect.JUDGED:
+        assert _judged_wrong(example, move.key)
+        return
 
     assert _agrees(_line(example.before), _line(example.after)) is holds
 
@@ -95,8 +116,12 @@ def test_the_wordings_example_shows_an_error_and_its_repair(key: str) -> None:
     assert wording.name
     assert wording.why
     assert wording.repair
-    assert _agrees(before, right)
-    assert _agrees(before, wrong) is (wording.type == "unfinished")
+    numbers = COMPLEX if "i" in letters(right) else REAL
+    if key in JUDGED:
+        assert _judged_wrong(wording.example, key)
+        return
+    assert _agrees(before, right, numbers)
+    assert _agrees(before, wrong, numbers) is (wording.type == "unfinished")
 
 
 def test_a_condition_is_sampled_on_its_edge() -> None:

@@ -1,0 +1,208 @@
+"""Errors that follow from what lines say: extra candidates kept, branches lost, features misplaced."""
+
+from uchuu_core.checking.context import Context
+from uchuu_core.checking.domain_lines import domain_set
+from uchuu_core.checking.feature_lines import lines_at, number_of
+from uchuu_core.checking.judgement import Judgement
+from uchuu_core.checking.steps import solutions_or_none
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.algebraic import Algebraic
+from uchuu_core.kernel.features import Features, features_of
+from uchuu_core.kernel.finished import unmet_forms
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solving import excluded_points
+from uchuu_core.kernel.written import described
+from uchuu_core.moves.errors import answers, equations
+from uchuu_core.moves.errors import found_otherwise as errors
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import (
+    Coordinates,
+    Either,
+    Expr,
+    Feature,
+    Line,
+    Outcome,
+    Power,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+)
+from uchuu_core.tree.paths import letters, parts
+
+
+def state_error(before: Line, line: Line, judgement: Judgement, context: Context) -> str | None:
+    """Name the error that follows from what the lines say, None when it is one of writing."""
+    try:
+        if isinstance(line, Feature) and context.problem.task == "study":
+            return _feature_error(line, context)
+        if context.problem.task == "domain":
+            return _domain_error(line, context)
+        return _solution_error(before, line, judgement, context) if context.is_equation else None
+    except (NotRational, Undefined, Failure):
+        return None
+
+
+def _solution_error(before: Line, line: Line, judgement: Judgement, context: Context) -> str | None:
+    was, has = solutions_or_none(before, context), solutions_or_none(line, context)
+    if was is None or has is None:
+        return None
+    is_answer = isinstance(line, Outcome) or not unmet_forms(line, "solve", (), context.unknown)
+    if was.everything and not has.everything and isinstance(before, Relation) and is_answer:
+        return equations.IDENTITY_MISREAD.key
+    if was.is_empty and not has.is_empty and is_answer and _is_plain(before):
+        return equations.CONTRADICTION_MISREAD.key
+    if has.is_empty and isinstance(line, Outcome) and not was.is_empty:
+        return answers.SOLUTION_WRONGLY_REJECTED.key
+    if judgement.verdict == "wrong" and is_answer and judgement.adds:
+        kept = _extraneous(context, judgement)
+        excluded = kept == errors.RATIONAL_EXTRANEOUS.key
+        if was.same_solutions(has) or (excluded and was.is_empty and before == context.given):
+            return kept
+    if judgement.verdict == "loses" and is_answer and has.points < was.points:
+        if _lists(before) and _may_have_extra(context.given):
+            return answers.SOLUTION_WRONGLY_REJECTED.key
+        if _lists(before):
+            return errors.BRANCH_LOST.key
+    return None
+
+
+def _is_plain(line: Line) -> bool:
+    """Whether nothing but a plain contradiction stands there: no power, root or unknown below a bar."""
+    return not _may_have_extra(line) and not any(
+        isinstance(part, (Power, Root)) for part in parts(line)
+    )
+
+
+def _lists(line: Line) -> bool:
+    """Whether "or" or ± stands in the line."""
+    return isinstance(line, Either) or any(
+        (isinstance(part, Signed) and part.sign == "+-")
+        or (isinstance(part, Sum) and any(term.sign == "+-" for term in part.terms))
+        for part in parts(line)
+    )
+
+
+def _may_have_extra(given: Line) -> bool:
+    return any(
+        (isinstance(part, Root) and letters(part))
+        or (isinstance(part, Quotient) and letters(part.denominator))
+        for part in parts(given)
+    )
+
+
+def _extraneous(context: Context, judgement: Judgement) -> str:
+    excluded = excluded_points(context.domain(context.given).excluded, context.unknown)
+    texts = {described(point, context.unknown) for point in excluded}
+    if texts & set(judgement.adds):
+        return errors.RATIONAL_EXTRANEOUS.key
+    return errors.RADICAL_EXTRANEOUS.key
+
+
+# domains
+
+
+def _domain_error(line: Line, context: Context) -> str | None:
+    options = line.options if isinstance(line, Either) else (line,)
+    if not all(isinstance(option, Relation) and option.sign == "!=" for option in options):
+        return None
+    stated = {number_of(option.right) for option in options if isinstance(option, Relation)}
+    given = without_brackets(context.given)
+    wanted = _gaps(given, context.unknown)
+    negated = {_negative(point) for point in stated}
+    if stated != negated and any(p not in wanted and n in wanted for p, n in _turned(stated)):
+        return errors.EXCLUDED_SIGN.key
+    if stated < wanted:
+        reduced = set(features_of(given, context.unknown).vertical)
+        return (errors.FROM_REDUCED if stated == reduced else errors.FACTOR_MISSED).key
+    return None
+
+
+def _turned(stated: set[Algebraic]) -> list[tuple[Algebraic, Algebraic]]:
+    return [(point, _negative(point)) for point in stated]
+
+
+def _gaps(given: Expr, unknown: str) -> set[Algebraic]:
+    found = domain_set(given, unknown)
+    return {i.high for i in found.intervals[:-1] if i.high is not None}
+
+
+def _negative(point: Algebraic) -> Algebraic:
+    value = point.rational
+    return point if value is None else Algebraic.of(-value)
+
+
+# features of a function
+
+
+def _feature_error(line: Feature, context: Context) -> str | None:
+    found = features_of(without_brackets(context.given), context.unknown)
+    match line.label.removesuffix("s"):
+        case "vertical asymptote":
+            return _vertical(line, found, context)
+        case "hole":
+            return _hole(line, found)
+        case "horizontal asymptote":
+            return _horizontal(line, found)
+        case "oblique asymptote":
+            return errors.NOT_DIVIDED.key if found.is_oblique and line.items else None
+        case "x-intercept":
+            return _x_intercept(line, found)
+        case "y-intercept":
+            return errors.INTERCEPTS_SWAPPED.key if _on_axis(line, found) else None
+        case "end left" | "end right":
+            return _end(line, found)
+        case "domain":
+            items = tuple(item for item in line.items if isinstance(item, Relation))
+            return _domain_error(Either(items) if len(items) > 1 else items[0], context)
+        case _:
+            return None
+
+
+def _vertical(line: Feature, found: Features, context: Context) -> str | None:
+    stated = lines_at(line, context.unknown)
+    if any(x in stated for x, _ in found.holes):
+        return errors.HOLE_AS_ASYMPTOTE.key
+    wrong = stated - set(found.vertical)
+    if wrong and all(_negative(x) in found.vertical for x in wrong):
+        return errors.SHIFT_SIGN.key
+    return None
+
+
+def _hole(line: Feature, found: Features) -> str | None:
+    places = {x for x, _ in found.holes}
+    stated = {number_of(i.x) for i in line.items if isinstance(i, Coordinates)}
+    return errors.HOLE_HEIGHT.key if stated == places and places else None
+
+
+def _horizontal(line: Feature, found: Features) -> str | None:
+    equal = found.top.degree() == found.bottom.degree()
+    if equal and line.items:
+        return errors.COEFFICIENTS.key
+    return errors.DEGREE_MIXUP.key
+
+
+def _x_intercept(line: Feature, found: Features) -> str | None:
+    stated = {number_of(i.x) for i in line.items if isinstance(i, Coordinates)}
+    if any(x in stated for x, _ in found.holes):
+        return errors.INTERCEPT_AT_HOLE.key
+    if stated & set(found.vertical) or _at_zero(stated, found):
+        return errors.INTERCEPTS_SWAPPED.key
+    return None
+
+
+def _at_zero(stated: set[Algebraic], found: Features) -> bool:
+    return found.at_zero is not None and stated == {Algebraic.of(found.at_zero)}
+
+
+def _on_axis(line: Feature, found: Features) -> bool:
+    stated = {number_of(i.y) for i in line.items if isinstance(i, Coordinates)}
+    return bool(stated & {*found.zeros, *found.vertical})
+
+
+def _end(line: Feature, found: Features) -> str | None:
+    end = found.left if line.label == "end left" else found.right
+    if isinstance(end, str) or len(line.items) != 1:
+        return None
+    return errors.END_SIGN.key if number_of(line.items[0]) == Algebraic.of(-end) else None

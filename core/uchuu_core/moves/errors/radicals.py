@@ -1,0 +1,192 @@
+"""Errors with radicals."""
+
+from collections.abc import Iterator
+
+from uchuu_core.moves.conditions import Above, Different, Numeral, Unsigned, numeral
+from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Either, Line, Number, Relation, Root, Signed, Sum, Term
+
+SUM_MERGED = Move(
+    key="radical-sum-merged",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("sqrt(a) + sqrt(b)", "sqrt(a+b)", (Different("a", "b"),)),
+        Rewrite("sqrt(a) - sqrt(b)", "sqrt(a-b)", (Different("a", "b"),)),
+        Rewrite("cbrt(a) + cbrt(b)", "cbrt(a+b)", (Different("a", "b"),)),
+        Rewrite("c*sqrt(a) + d*sqrt(b)", "(c+d)*sqrt(a+b)", (Different("a", "b"),)),
+        Rewrite("c*sqrt(a) - d*sqrt(b)", "(c-d)*sqrt(a-b)", (Different("a", "b"),)),
+    ),
+    distorts="collect-like-radicals",
+    examples=(Example("sqrt(18)+sqrt(8)", "sqrt(18+8)"),),
+    refuses=("sqrt(18)*sqrt(8)",),
+)
+SPLIT_OVER_SUM = Move(
+    key="radical-split-over-sum",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("sqrt(a+b)", "sqrt(a)+sqrt(b)"),
+        Rewrite("sqrt(a-b)", "sqrt(a)-sqrt(b)"),
+        Rewrite("sqrt(a^2+b^2)", "a+b"),
+        Rewrite("sqrt(a^2-b^2)", "a-b"),
+    ),
+    distorts="split-root",
+    examples=(Example("sqrt(x^2+36)", "sqrt(x^2)+sqrt(36)"), Example("sqrt(13^2-5^2)", "13-5")),
+    refuses=("sqrt(36x^2)",),
+)
+
+
+def _square_in_front(part: Line) -> Iterator[Line]:
+    """Return ``4√5`` for ``√20``: the square factor itself stands in front."""
+    match part:
+        case Root(2, Number() as inside) if inside.is_whole and inside.value < 10**6:
+            number = int(inside.text)
+            for root in range(2, 1000):
+                if number % root**2 == 0 and number > root**2:
+                    rest = Root(2, Number(str(number // root**2)))
+                    yield build.product((Number(str(root**2)), rest))
+                if root**2 > number:
+                    return
+
+
+FACTOR_NOT_ROOTED = Move(
+    key="radical-factor-not-rooted",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("sqrt(a*b)", "a*sqrt(b)", (Numeral("a", positive=True), Above("a", 1))),
+        Rewrite("cbrt(a*b)", "a*cbrt(b)", (Numeral("a", positive=True), Above("a", 1))),
+    ),
+    function=_square_in_front,
+    distorts="split-root",
+    examples=(Example("sqrt(9*7)", "9sqrt(7)"), Example("sqrt(20)", "4sqrt(5)")),
+    refuses=("sqrt(9+7)",),
+)
+
+
+def _joined_after_sign(line: Line) -> Iterator[Line]:
+    """Return ``x = ±7√5`` for ``x = 4 ± 3√5``."""
+    match line:
+        case Relation(x, "=", Sum((first, Term("+-", second)))):
+            a = numeral(build.total((first,)))
+            number, rest = coefficient_and_rest(second)
+            if a is not None and isinstance(rest, Root):
+                both = [build.times(a + number, rest), build.times(a - number, rest)]
+                yield Relation(x, "=", Signed("+-", both[0]))
+                yield Either(tuple(Relation(x, "=", value) for value in both))
+
+
+JOINED_TO_ROOT = Move(
+    key="radical-number-joined-to-root",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a + b*sqrt(c)", "(a+b)*sqrt(c)", (Numeral("a"), Numeral("b"))),
+        Rewrite("a - b*sqrt(c)", "(a-b)*sqrt(c)", (Numeral("a"), Numeral("b"))),
+        Rewrite("a + sqrt(c)", "(a+1)*sqrt(c)", (Numeral("a"),)),
+    ),
+    distorts="collect-like-radicals",
+    function=_joined_after_sign,
+    whole_line=True,
+    examples=(Example("5+2sqrt(3)", "(5+2)sqrt(3)"), Example("x=4+-3sqrt(5)", "x=+-7sqrt(5)")),
+    refuses=("5*2sqrt(3)",),
+)
+RADICANDS_ADDED = Move(
+    key="radical-like-radicands-added",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a*sqrt(c) + b*sqrt(c)", "(a+b)*sqrt(c+c)"),
+        Rewrite("sqrt(c) + sqrt(c)", "sqrt(c+c)"),
+    ),
+    distorts="collect-like-radicals",
+    examples=(Example("3sqrt(7)+2sqrt(7)", "(3+2)sqrt(7+7)"),),
+    refuses=("3sqrt(7)+2sqrt(5)",),
+)
+SQUARE_SKIPS_COEFFICIENT = Move(
+    key="radical-square-skips-coefficient",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("(a*sqrt(b))^2", "a*b"),
+        Rewrite("(a*sqrt(b))^2", "a*sqrt(b)^2"),
+    ),
+    distorts="power-of-product",
+    examples=(Example("(3sqrt(5))^2", "3*5"),),
+    refuses=("(sqrt(5))^2",),
+)
+INDEX_IGNORED = Move(
+    key="radical-index-ignored",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("cbrt(a)", "sqrt(a)"), Rewrite("root(4, a)", "sqrt(a)")),
+    distorts="rational-exponent",
+    examples=(Example("cbrt(64)", "sqrt(64)"),),
+    refuses=("sqrt(64)",),
+)
+PAIRS_FOR_CUBE_ROOT = Move(
+    key="radical-pairs-for-cube-root",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("cbrt(a^2*b)", "a*cbrt(b)"),
+        Rewrite("cbrt(4*b)", "2*cbrt(b)"),
+        Rewrite("cbrt(9*b)", "3*cbrt(b)"),
+        Rewrite("cbrt(16*b)", "4*cbrt(b)"),
+        Rewrite("cbrt(25*b)", "5*cbrt(b)"),
+        Rewrite("cbrt(36*b)", "6*cbrt(b)"),
+    ),
+    distorts="split-root",
+    examples=(Example("cbrt(3^2*6)", "3cbrt(6)"), Example("cbrt(16*10)", "4cbrt(10)")),
+    refuses=("cbrt(8*2)",),
+)
+ROOT_OF_SQUARE = Move(
+    key="radical-square-root-of-square",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("sqrt(a^2)", "a"),),
+    distorts="root-of-square",
+    examples=(Example("sqrt((x-4)^2)", "x-4"),),
+    refuses=("sqrt(x-4)",),
+)
+BOTTOM_ONLY = Move(
+    key="radical-rationalise-bottom-only",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a/sqrt(b)", "a/b"),
+        Rewrite("a/(c*sqrt(b))", "a/(c*b)"),
+    ),
+    distorts="rationalise",
+    examples=(Example("6/sqrt(5)", "6/5"),),
+    refuses=("6*sqrt(5)",),
+)
+CONJUGATE_SIGN = Move(
+    key="radical-conjugate-sign",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a/(b+sqrt(c))", "(a*(b-sqrt(c)))/(b^2+c)"),
+        Rewrite("a/(b-sqrt(c))", "(a*(b+sqrt(c)))/(b^2+c)"),
+        Rewrite("a/(sqrt(c)+b)", "(a*(sqrt(c)-b))/(c+b^2)"),
+        Rewrite("a/(sqrt(c)-b)", "(a*(sqrt(c)+b))/(c+b^2)"),
+    ),
+    distorts="rationalise",
+    examples=(Example("4/(3+sqrt(5))", "(4(3-sqrt(5)))/(3^2+5)"),),
+    refuses=("4/(3sqrt(5))",),
+)
+NEGATIVE_PULLED_OUT = Move(
+    key="radical-negative-pulled-out",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("sqrt(-a)", "-sqrt(a)", (Unsigned("a"),)),),
+    distorts="split-root",
+    examples=(Example("sqrt(-49)", "-sqrt(49)"),),
+    refuses=("sqrt(49)",),
+)
+
+ERRORS = (
+    SUM_MERGED,
+    SPLIT_OVER_SUM,
+    FACTOR_NOT_ROOTED,
+    JOINED_TO_ROOT,
+    RADICANDS_ADDED,
+    SQUARE_SKIPS_COEFFICIENT,
+    INDEX_IGNORED,
+    PAIRS_FOR_CUBE_ROOT,
+    ROOT_OF_SQUARE,
+    BOTTOM_ONLY,
+    CONJUGATE_SIGN,
+    NEGATIVE_PULLED_OUT,
+)
