@@ -16,16 +16,20 @@ from typing import Any, NamedTuple
 
 import sympy
 from sympy.core.cache import clear_cache
-from uchuu_core import check, problem_from, work
+from uchuu_core import check, nudge, problem_from, study, work
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.line import judged
+from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
+from uchuu_core.methods import exponents, radicals, rational
+from uchuu_core.methods.equations.methods import _routed
+from uchuu_core.methods.factoring import route
 from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
-from uchuu_core.tests.support.cases import BUILT_TOPICS, cases
+from uchuu_core.tests.support.cases import cases
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Join, Line, Product, Relation
 from uchuu_core.tree.paths import letters, rebuild
@@ -44,7 +48,6 @@ class Step(NamedTuple):
     line: Line
     context: Context
     expected: str
-    is_built: bool
 
 
 def _timed(action: Callable[[], object]) -> float:
@@ -75,8 +78,7 @@ def _steps() -> list[Step]:
         before: Line = context.given
         for text, line, verdict in zip(case["lines"], lines, case["verdicts"], strict=True):
             if not isinstance(line, Failure):
-                built = case["topic"] in BUILT_TOPICS
-                found.append(Step(text, before, line, context, verdict, built))
+                found.append(Step(text, before, line, context, verdict))
                 before = line
     return found
 
@@ -167,6 +169,19 @@ def _solve_and_check(text: str) -> None:
     solution_set(line, unknown, ring((unknown,)))
 
 
+def _forget_methods() -> None:
+    """Make every memory of worked problems empty."""
+    for remembered in (_routed, radicals.worked, rational.worked, exponents._worked, route):
+        remembered.cache_clear()
+    solution_set.cache_clear()
+    _read.cache_clear()
+
+
+def _worked_anew(problem: Problem) -> None:
+    _forget_methods()
+    work(problem)
+
+
 def _import_cost(package: str) -> tuple[float, float]:
     """Return milliseconds and megabytes of importing *package* in a new process."""
     script = (
@@ -192,7 +207,6 @@ def main() -> None:
     _read.cache_clear()
     steps = _steps()
     gc.freeze()  # the general system's objects would be walked in our times
-    built = [step for step in steps if step.is_built]
     equations = [
         case["given"]
         for case in _judged_cases()
@@ -214,11 +228,13 @@ def main() -> None:
     _measured(
         "naming the error of a wrong line",
         lambda s: errors_that_reproduce(s.before, s.line),
-        [step for step in built if step.expected == "wrong"],
+        [step for step in steps if step.expected == "wrong"],
     )
     _measured("checking a whole paper", check, [problem_from(c) for c in _judged_cases()])
     problems = [problem_from(case) for case in cases("work")]
-    _measured("working a problem", work, problems)
+    _measured("working a problem", _worked_anew, problems)
+    _measured("the next step under a problem", nudge, [p for p in problems if p.task != "study"])
+    _measured("studying a function", study, [p for p in problems if p.task == "study"])
     for package in ("uchuu_core", "sympy"):
         milliseconds, megabytes = _import_cost(package)
         print(f"importing {package}: {milliseconds:.0f} ms, {megabytes:.0f} MB")

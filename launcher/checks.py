@@ -49,7 +49,12 @@ def _pytest(name: str, folder: str, *more: str) -> None:
 def _long() -> None:
     """Run the random suites at full length: some minutes."""
     os.environ.update({"UCHUU_PAIRS": "12000", "UCHUU_FUZZ": "100000", "UCHUU_WORKED": "400"})
-    _pytest("random pairs, equations, inputs and problems", "core", "-k", "soundness or fuzz or test_problems or test_right_work")
+    _pytest(
+        "random pairs, equations, inputs and problems",
+        "core",
+        "-k",
+        "soundness or fuzz or test_problems or test_right_work",
+    )
 
 
 def _client() -> None:

@@ -144,7 +144,10 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
     reason = None
     if task not in ("solve", "evaluate"):
         reason = reason_by_method(context.posed, before, line, task)
-    reason = reason or reason_for(before, line, context.ring)
+    if reason is None and not isinstance(line, Feature):
+        reason = reason_for(before, line, context.ring)
+    if reason is None and task == "solve":
+        reason = reason_by_method(context.posed, before, line, task)
     if reason is not None:
         record["law"], record["says"] = reason.law, reason.says
 

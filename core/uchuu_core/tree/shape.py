@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from uchuu_core.tree.nodes import Bracket, Either, Line, Product, Relation, Signed, Sum
+from uchuu_core.tree.nodes import Bracket, Either, Feature, Line, Product, Relation, Signed, Sum
 from uchuu_core.tree.paths import children
 
 
@@ -23,6 +23,8 @@ def unordered(node: Line) -> Any:
             return ("product", tuple(sorted(_factors(node), key=repr)))
         case Either(options, _):
             return ("or", tuple(sorted((unordered(option) for option in options), key=repr)))
+        case Feature(label, items):
+            return (label, tuple(sorted((unordered(item) for item in items), key=repr)))
         case Relation(left, sign, right):
             sides = [unordered(left), unordered(right)]
             return (sign, tuple(sorted(sides, key=repr) if sign == "=" else sides))
@@ -31,7 +33,6 @@ def unordered(node: Line) -> Any:
             if not parts:
                 return node
             fixed = getattr(node, "mark", getattr(node, "index", getattr(node, "sign", "")))
-            fixed = getattr(node, "label", fixed)
             fixed = "/" if fixed == "∕" else fixed
             return (type(node).__name__, fixed, tuple(unordered(part) for part in parts))
 

@@ -13,8 +13,15 @@ BUILT_TOPICS = (
     "like terms and distributing",
     "expanding",
     "linear equations",
+    "exponents",
+    "radicals",
+    "complex fractions",
+    "power equations",
+    "radical equations",
+    "exponential equations",
+    "rational functions",
 )
-"""Topics for which checking, naming and working are built."""
+"""Topics in which the error of every case is named as expected."""
 
 
 def cases(kind: str, topics: tuple[str, ...] | None = None) -> Iterator[dict[str, Any]]:
