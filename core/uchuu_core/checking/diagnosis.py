@@ -280,6 +280,8 @@ _PREFERRED = {
     ("complex-fraction-flip-termwise", "fraction-split-denominator"),
     ("radical-square-skips-coefficient", "exponent-power-skips-factor"),
     ("sign-power-parity", "sign-product-rule"),
+    ("radical-number-joined-to-root", "order-add-before-multiply"),
+    ("ratexpr-divided-termwise", "sum-squares-factored"),
     ("cancelled-top-vanishes", "ratexpr-divided-termwise"),
     ("diff-squares-coefficient-not-rooted", "order-multiply-before-power"),
     ("gcf-negative-sign-inside", "distribute-minus-first-term-only"),

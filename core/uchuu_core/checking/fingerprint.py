@@ -4,6 +4,7 @@ Equal expressions have equal fingerprints; different ones differ with overwhelmi
 A fingerprint only selects; what it selects is confirmed by the kernel before it is said.
 """
 
+from fractions import Fraction
 from functools import lru_cache
 from typing import Any
 
@@ -124,7 +125,8 @@ def _power(base: int, exponent: Expr, seed: int) -> int:
         return pow(inverse, -1, PRIME)
     match exponent:
         case Quotient(Number() as top, Number() as index, _) if _is_index(top, index):
-            return pow(_root(base, int(index.text)), int(top.text), PRIME)
+            power = Fraction(int(top.text), int(index.text))
+            return pow(_root(base, power.denominator), power.numerator, PRIME)
     if letters(exponent):
         return _power_with_letters(base, exponent)
     value = _value(exponent, seed)

@@ -15,4 +15,5 @@ test.each([
 
 test('a sentence keeps its hyphens', () => {
   expect(prose('x = -2 fails in a two-step line.')).toBe('x = −2 fails in a two-step line.')
+  expect(prose('Isolate 4sqrt(n + 2), x^2.')).toBe('Isolate 4√(n + 2), x².')
 })

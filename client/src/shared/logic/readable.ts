@@ -29,6 +29,8 @@ export function methodName(key: string): string {
 export function prose(sentence: string): string {
   return sentence
     .replace(/sqrt\((\w+)\)/g, '√$1')
+    .replace(/sqrt\(/g, '√(')
+    .replace(/cbrt\(/g, '∛(')
     .replace(/(^|[\s(])-(?=[\d√(])/g, '$1−')
     .replace(/\^(\d+)/g, (_, digits: string) => raised(digits))
 }

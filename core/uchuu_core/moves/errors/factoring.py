@@ -197,12 +197,13 @@ def _two_squares(part: Line, sign: str) -> tuple[Expr, Expr] | None:
     """Return the roots of two squares with *sign* between."""
     match part:
         case Sum((Term("+", first), Term(between, second))) if between == sign:
-            a, b = _square_root(first), _square_root(second)
+            a, b = square_root(first), square_root(second)
             return (a, b) if a is not None and b is not None else None
     return None
 
 
-def _square_root(node: Expr) -> Expr | None:
+def square_root(node: Expr) -> Expr | None:
+    """Return the root of a square written as ``4x²``, None for anything else."""
     number, rest = coefficient_and_rest(node)
     if number.denominator != 1 or number <= 0 or isqrt(int(number)) ** 2 != number:
         return None
@@ -247,7 +248,7 @@ def _coefficient_kept(part: Line) -> Iterator[Line]:
     """Factor ``16x² − 9`` as ``(16x + 3)(16x − 3)``."""
     match part:
         case Sum((Term("+", first), Term("-", second))):
-            roots = _square_root(first), _square_root(second)
+            roots = square_root(first), square_root(second)
             kept = _half_rooted(first), _half_rooted(second)
             for one, other in ((kept[0], roots[1]), (roots[0], kept[1]), kept):
                 if one is not None and other is not None:

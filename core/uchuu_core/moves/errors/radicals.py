@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 
 from uchuu_core.moves.conditions import Above, Different, Numeral, Unsigned, numeral
+from uchuu_core.moves.errors.factoring import square_root
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
@@ -22,6 +23,17 @@ SUM_MERGED = Move(
     examples=(Example("sqrt(18)+sqrt(8)", "sqrt(18+8)"),),
     refuses=("sqrt(18)*sqrt(8)",),
 )
+
+
+def _each_rooted(part: Line) -> Iterator[Line]:
+    """Return ``x + 6`` for ``√(x² + 36)``."""
+    match part:
+        case Root(2, Sum((Term("+", first), Term(sign, second)))):
+            a, b = square_root(first), square_root(second)
+            if a is not None and b is not None:
+                yield Sum((Term("+", a), Term(sign, b)))
+
+
 SPLIT_OVER_SUM = Move(
     key="radical-split-over-sum",
     effect=Effect.WRONG,
@@ -31,8 +43,9 @@ SPLIT_OVER_SUM = Move(
         Rewrite("sqrt(a^2+b^2)", "a+b"),
         Rewrite("sqrt(a^2-b^2)", "a-b"),
     ),
+    function=_each_rooted,
     distorts="split-root",
-    examples=(Example("sqrt(x^2+36)", "sqrt(x^2)+sqrt(36)"), Example("sqrt(13^2-5^2)", "13-5")),
+    examples=(Example("sqrt(x^2+36)", "x+6"), Example("sqrt(13^2-5^2)", "13-5")),
     refuses=("sqrt(36x^2)",),
 )
 
@@ -120,6 +133,22 @@ INDEX_IGNORED = Move(
     examples=(Example("cbrt(64)", "sqrt(64)"),),
     refuses=("sqrt(64)",),
 )
+
+
+def _pair_taken_out(part: Line) -> Iterator[Line]:
+    """Return ``3∛6`` for ``∛54``: a factor that stands twice is taken out."""
+    match part:
+        case Root(3, Number() as inside) if inside.is_whole and inside.value < 10**6:
+            number = int(inside.text)
+            for root in range(2, 1000):
+                if root**2 > number:
+                    return
+                if number % root**2 == 0:
+                    left = number // root**2
+                    rest = Root(3, Number(str(left)))
+                    yield build.product((Number(str(root)), rest))
+
+
 PAIRS_FOR_CUBE_ROOT = Move(
     key="radical-pairs-for-cube-root",
     effect=Effect.WRONG,
@@ -131,8 +160,13 @@ PAIRS_FOR_CUBE_ROOT = Move(
         Rewrite("cbrt(25*b)", "5*cbrt(b)"),
         Rewrite("cbrt(36*b)", "6*cbrt(b)"),
     ),
+    function=_pair_taken_out,
     distorts="split-root",
-    examples=(Example("cbrt(3^2*6)", "3cbrt(6)"), Example("cbrt(16*10)", "4cbrt(10)")),
+    examples=(
+        Example("cbrt(3^2*6)", "3cbrt(6)"),
+        Example("cbrt(54)", "3cbrt(6)"),
+        Example("cbrt(16*10)", "4cbrt(10)"),
+    ),
     refuses=("cbrt(8*2)",),
 )
 ROOT_OF_SQUARE = Move(

@@ -8,6 +8,7 @@ from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Quotient, Sum
+from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
 CANCEL_EQUAL_TERMS = Move(
@@ -48,6 +49,8 @@ def _one_term_divided(part: Line) -> Iterator[Line]:
                 number, rest = coefficient_and_rest(term.body)
                 if number.denominator != 1 or not number:
                     continue
+                if not letters(part) and place == len(terms) - 1:
+                    continue  # of plain numbers: the bar is read as a sign before the last
                 for factor in range(2, int(size) + 1):
                     if size % factor or number % factor:
                         continue

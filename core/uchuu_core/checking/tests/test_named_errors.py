@@ -1,0 +1,28 @@
+"""Each error of the catalogue is found from its own example, written out as a student would."""
+
+import pytest
+
+from uchuu_core import check, problem_from
+from uchuu_core.moves.catalogue import ERRORS, wordings
+from uchuu_core.moves.move import Effect
+from uchuu_core.notation import read
+from uchuu_core.tree.nodes import Relation
+
+WRITTEN = [error.key for error in ERRORS if error.effect is Effect.WRONG]
+SECOND = {"fraction-own-denominator-multiplied", "copy-sign-changed"}
+"""Errors whose example another one reproduces as well: named among "or"."""
+
+
+@pytest.mark.parametrize("key", WRITTEN)
+def test_the_example_of_the_catalogue_is_named(key: str) -> None:
+    example = wordings()[key].example
+    task = "solve" if isinstance(read(example.before), Relation) else "simplify"
+    numbers = "complex" if key == "radical-negative-pulled-out" else "real"
+    record = {"task": task, "given": example.before, "lines": [example.after], "numbers": numbers}
+
+    error = check(problem_from(record))["lines"][0]["error"]
+
+    if key in SECOND:
+        assert key in error["also"]
+    else:
+        assert error["id"] == key
