@@ -29,8 +29,9 @@ def put_in(side: Expr, unknown: str, value: Expr) -> Expr:
 
 
 def candidate_checks(given: Line, unknown: str, found: frozenset[Point]) -> list[dict[str, Any]]:
-    """Return the check records of all real numbers among *found*, ascending."""
-    numbers = sorted(p for p in found if isinstance(p, Algebraic) and p.is_real)
+    """Return the check records of all numbers among *found*: real ones ascending, then complex."""
+    numbers = [p for p in found if isinstance(p, Algebraic)]
+    numbers.sort(key=lambda p: (not p.is_real, p.approximation.real, p.approximation.imag))
     return [candidate_check(given, unknown, number) for number in numbers]
 
 
@@ -39,13 +40,15 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, An
 
     Besides ``value, left, right, holds`` it has the arithmetic: ``left_lines`` and
     ``right_lines`` as plain and LaTeX texts, and ``says``: balances, does not balance, undefined.
-    Whether it holds is exact; a value that is not rational is shown rounded.
+    Whether it holds is exact; a value that is not rational is shown rounded, unless the other side
+    says what it is.
     """
     assert isinstance(given, Relation)
     rational = value.rational
     place: dict[str, fmpq | Algebraic] = {unknown: value if rational is None else rational}
     written = tree_of(value) or Symbol(unknown)
-    left, right = value_texts(given.left, given.right, place)
+    is_complex = not value.is_real
+    left, right = value_texts(given.left, given.right, place, is_complex=is_complex)
     sides: dict[str, Any] = {}
     for name, side, result in (("left", given.left, left), ("right", given.right, right)):
         defined = result != "no real value"
@@ -54,12 +57,15 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, An
         lines = [filled, *worked_out(filled)] if defined and rational is not None else [filled]
         sides[f"{name}_lines"] = [{"text": plain(x), "latex": latex(x)} for x in lines]
     try:
-        holds = Exact(place).sign(difference(given.left, given.right)) == 0
+        holds = Exact(place, is_complex=is_complex).sign(difference(given.left, given.right)) == 0
         says = "balances" if holds else "does not balance"
     except Undefined:
         holds, says = False, "undefined: " + _why_undefined(given, place)
     except (Undecided, NotRational):
         holds, says = False, "not decided"
+    if holds:
+        exact = [text for text in (left, right) if not text.startswith("about")]
+        sides |= {"left": exact[0], "right": exact[0]} if exact else {}
     return {"value": f"{unknown} = {number_text(value)}", **sides, "holds": holds, "says": says}
 
 

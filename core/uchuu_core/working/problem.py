@@ -15,6 +15,7 @@ from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.catalogue import applicable, chosen
 from uchuu_core.methods.method import Method, Moment, at_density
+from uchuu_core.methods.polynomials import moments as multiplied_out
 from uchuu_core.notation import plain, shown
 from uchuu_core.studying.study import curves, features_record, found_by
 from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
@@ -68,6 +69,8 @@ def work(problem: Problem) -> dict[str, Any]:
         record["curve"] = curves(given, context.unknown)
     elif problem.task != "domain":
         record["checks"] = value_checks(given, end)
+        if problem.task == "factor":
+            record["multiplied_back"] = [plain(m.line) for m in multiplied_out(end)]
     return record
 
 

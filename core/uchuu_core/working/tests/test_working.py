@@ -41,6 +41,25 @@ def test_the_balance_shows_what_is_done_to_both_sides() -> None:
 
 
 @pytest.mark.parametrize(
+    ("given", "numbers", "side"),
+    [("n^2+10n+40=9", "complex", "9"), ("x^2-8x-29=0", "real", "0"), ("2x^2+3=1", "complex", "1")],
+)
+def test_candidates_with_roots_and_i_are_checked_exactly(
+    given: str, numbers: str, side: str
+) -> None:
+    checks = work(_problem(given, numbers=numbers))["checks"]
+
+    assert len(checks) == 2
+    assert {(c["left"], c["right"], c["says"]) for c in checks} == {(side, side, "balances")}
+
+
+def test_a_factoring_is_multiplied_back() -> None:
+    found = work(problem_from({"task": "factor", "given": "6n^2+7n-5"}))
+
+    assert found["multiplied_back"][-1] == "6n^2 + 7n - 5"
+
+
+@pytest.mark.parametrize(
     ("given", "answers", "rejected", "why"),
     [
         ("sqrt(4m+21)=m", ["7"], ["-3"], "does not balance"),
