@@ -110,7 +110,7 @@ def test_house_rules_change_their_live_example(page: Page) -> None:
 def test_errors_are_searched_and_keys_are_listed(page: Page) -> None:
     sign_in(page)
     page.goto("/errors")
-    page.get_by_label("Find an error").fill("same sign")
+    page.get_by_label("Find an error").fill("Moves a term with the same sign")
     expect(page.get_by_role("heading", name="Moves a term with the same sign")).to_be_visible()
     expect(page.get_by_role("article")).to_have_count(1)
     page.get_by_role("heading", name="Errors").click()
