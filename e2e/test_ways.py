@@ -187,7 +187,7 @@ def test_two_ways_stand_side_by_side(page: Page) -> None:
     page.get_by_role("button", name="Two ways side by side").click()
     dialog = page.get_by_role("dialog")
     expect(dialog).to_contain_text("They meet again in line")
-    expect(dialog).to_contain_text("Smaller numbers:")
+    expect(dialog).to_contain_text("Fewer fractions:")
     dialog.get_by_label("Way on the right").select_option("divide-every-term-first")
     expect(dialog).to_contain_text("Divide every term by")
     page.keyboard.press("Escape")

@@ -247,6 +247,7 @@ class Compared(Schema):
     meet: list[int] | None
     shorter: str | None
     smaller: str | None
+    fewer_fractions: str | None
 
 
 class End(Schema):

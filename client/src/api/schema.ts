@@ -1049,6 +1049,8 @@ export interface components {
             shorter: string | null;
             /** Smaller */
             smaller: string | null;
+            /** Fewer Fractions */
+            fewer_fractions: string | null;
         };
         /**
          * Path

@@ -152,6 +152,7 @@ export const words = {
     shorter: (name: string) => `Shorter: ${name}.`,
     sameLength: 'Both are equally long.',
     smaller: (name: string) => `Smaller numbers: ${name}.`,
+    fewer: (name: string) => `Fewer fractions: ${name}.`,
     weighs: (largest: string, fractions: number) =>
       `Largest number ${largest}; ` +
       (fractions === 0

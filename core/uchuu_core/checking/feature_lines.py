@@ -52,6 +52,8 @@ def judged_feature(line: Feature, context: Context) -> Judgement:
 
 def _judged_domain(line: Feature, context: Context) -> Judgement:
     stated: Line = Outcome("all real numbers")
+    if any(isinstance(item, Relation) and item.sign == "=" for item in line.items):
+        return Judgement("wrong", "refuted")  # a value that is put in, not one that is left out
     if len(line.items) == 1:
         stated = line.items[0]
     elif line.items:
@@ -86,8 +88,10 @@ def _points(line: Feature) -> set[Point]:
     return {(number_of(i.x), number_of(i.y)) for i in line.items if isinstance(i, Coordinates)}
 
 
-def lines_at(line: Feature, letter: str) -> set[Algebraic]:
-    """Return the numbers c of the items ``letter = c``, or of plain numbers.
+def lines_at(line: Feature, letter: str, sign: str = "=") -> set[Algebraic]:
+    """Return the numbers c of the items ``letter = c`` (with another *sign*: of those only).
+
+    Plain numbers count as ``letter = c``.
 
     Raises:
         NotRational: an item is something else.
@@ -95,12 +99,14 @@ def lines_at(line: Feature, letter: str) -> set[Algebraic]:
     found = set()
     for item in line.items:
         match item:
-            case Relation(Symbol(name), "=" | "!=", value) if name == letter:
+            case Relation(Symbol(name), written, value) if name == letter and written == sign:
                 found.add(number_of(value))
             case Relation() | Coordinates() | Outcome():
                 raise NotRational
-            case _:
+            case _ if sign == "=":
                 found.add(number_of(item))
+            case _:
+                raise NotRational
     return found
 
 
@@ -116,17 +122,25 @@ def _vertical(line: Feature, features: Features, context: Context) -> bool:
 
 def _horizontal(line: Feature, features: Features, _context: Context) -> bool:
     height = features.horizontal
+    if features.bottom.degree() == 0 and line.items:
+        raise NotRational  # the graph itself is a line: a matter of definition
     right = set() if height is None else {Algebraic.of(height)}
     return lines_at(line, "y") == right
 
 
 def _oblique(line: Feature, features: Features, context: Context) -> bool:
+    if features.bottom.degree() == 0 and line.items:
+        raise NotRational
     if not features.is_oblique or not line.items:
         return not features.is_oblique and not line.items
     if len(line.items) != 1:
         return False
     (item,) = line.items
-    stated = item.right if isinstance(item, Relation) else item
+    stated = item
+    if isinstance(item, Relation):
+        if item.left != Symbol("y") or item.sign != "=":
+            raise NotRational
+        stated = item.right
     algebra = ring((context.unknown,))
     try:
         value = algebra.function(stated)  # type: ignore[arg-type]
@@ -138,32 +152,23 @@ def _oblique(line: Feature, features: Features, context: Context) -> bool:
     return bool(value.numerator == wanted * value.denominator)
 
 
-def _x_intercepts(line: Feature, features: Features, _context: Context) -> bool:
+def _x_intercepts(line: Feature, features: Features, context: Context) -> bool:
     zero = Algebraic.of(fmpq(0))
-    stated = {
-        (number_of(i.x), number_of(i.y))
-        if isinstance(i, Coordinates)
-        else (number_of(_side(i)), zero)
-        for i in line.items
-    }
+    if line.items and not isinstance(line.items[0], Coordinates):
+        return lines_at(line, context.unknown) == set(features.zeros)
+    stated = _points(line)
     return stated == {(x, zero) for x in features.zeros}
 
 
 def _y_intercept(line: Feature, features: Features, _context: Context) -> bool:
     zero = Algebraic.of(fmpq(0))
-    stated = {
-        (number_of(i.x), number_of(i.y))
-        if isinstance(i, Coordinates)
-        else (zero, number_of(_side(i)))
-        for i in line.items
-    }
+    if line.items and not isinstance(line.items[0], Coordinates):
+        stated = {(zero, y) for y in lines_at(line, "y")}
+    else:
+        stated = _points(line)
     if features.at_zero is None:
         return not stated
     return stated == {(zero, Algebraic.of(features.at_zero))}
-
-
-def _side(item: object) -> object:
-    return item.right if isinstance(item, Relation) else item
 
 
 def _end(line: Feature, features: Features, _context: Context) -> bool:
@@ -174,7 +179,7 @@ def _end(line: Feature, features: Features, _context: Context) -> bool:
     stated = _infinity(item)
     if stated is not None or isinstance(end, str):
         return stated == end
-    return number_of(_side(item)) == Algebraic.of(end)
+    return lines_at(line, "y") == {Algebraic.of(end)}
 
 
 def _infinity(item: object) -> str | None:
@@ -188,5 +193,6 @@ def _infinity(item: object) -> str | None:
 
 
 def _range(line: Feature, features: Features, _context: Context) -> bool:
-    stated = lines_at(line, "y")
-    return stated == {Algebraic.of(y) for y in features.missed}
+    if max(features.top.degree(), features.bottom.degree()) > 1:
+        raise NotRational  # its range may have gaps that are intervals
+    return lines_at(line, "y", "!=") == {Algebraic.of(y) for y in features.missed}

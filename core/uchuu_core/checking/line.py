@@ -10,7 +10,18 @@ from uchuu_core.kernel.equality import Agreement, agreement, has_value, letters_
 from uchuu_core.kernel.exact import Undecided
 from uchuu_core.kernel.finished import is_prime
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.tree.nodes import Chain, Expr, Feature, Line, Outcome, Relation, Root
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import (
+    Chain,
+    Expr,
+    Feature,
+    Line,
+    Outcome,
+    Product,
+    Relation,
+    Root,
+    Symbol,
+)
 from uchuu_core.tree.paths import parts
 
 _NO_STUDY = "a feature stands only where a function is studied"
@@ -23,6 +34,8 @@ def judged(before: Line, line: Line, context: Context) -> Judgement:
             if context.problem.task == "study":
                 return judged_feature(line, context)
             return Judgement("unproved", "tested", tested=_NO_STUDY)
+        if context.problem.task == "study":
+            line = function_rewritten(line, context.unknown)
         if context.problem.task == "domain" and is_domain_line(line):
             return judged_domain(line, context)
         if context.is_equation:
@@ -34,6 +47,17 @@ def judged(before: Line, line: Line, context: Context) -> Judgement:
         return Judgement("wrong", "exact", tested="this line divides by zero")
     except (NotRational, Undecided):
         return Judgement("unproved", "tested", tested="roots and powers of this kind")
+
+
+def function_rewritten(line: Line, unknown: str) -> Line:
+    """Return what ``y = …`` or ``f(x) = …`` says the function is."""
+    match line:
+        case Relation(Symbol(name), "=", right) if name != unknown:
+            return right
+        case Relation(Product((Symbol(), argument), _), "=", right):
+            return right if without_brackets(argument) == Symbol(unknown) else line
+        case _:
+            return line
 
 
 def _has_value(line: Line, context: Context) -> bool:

@@ -13,7 +13,7 @@ from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_repro
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks
-from uchuu_core.checking.reasons import reason_for
+from uchuu_core.checking.reasons import GENERAL, reason_for
 from uchuu_core.checking.right_line import right_line
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
@@ -146,8 +146,8 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
         reason = reason_by_method(context.posed, before, line, task)
     if reason is None and not isinstance(line, Feature):
         reason = reason_for(before, line, context.ring)
-    if reason is None and task == "solve":
-        reason = reason_by_method(context.posed, before, line, task)
+    if task == "solve" and (reason is None or reason.law in GENERAL):
+        reason = reason_by_method(context.posed, before, line, task) or reason
     if reason is not None:
         record["law"], record["says"] = reason.law, reason.says
 

@@ -43,6 +43,8 @@ SENTENCES = {
     "simplify-both-sides": "Each side is worked out.",
     "same-solutions": "The solutions are the same.",
 }
+GENERAL = frozenset(("simplify", "simplify-both-sides", "same-solutions", "move-and-scale"))
+"""Reasons that say little: the sentence of a method is better."""
 
 
 _AT_TWO_PLACES = {

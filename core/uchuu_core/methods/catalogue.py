@@ -14,7 +14,16 @@ from uchuu_core.methods.radical_methods import RADICALS
 from uchuu_core.methods.rational_methods import RATIONAL
 from uchuu_core.methods.study import STUDY
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.nodes import (
+    AllExcept,
+    Chain,
+    Coordinates,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    ValueSet,
+)
 
 METHODS: tuple[Method, ...] = (
     LEFT_TO_RIGHT,
@@ -29,9 +38,18 @@ METHODS: tuple[Method, ...] = (
 )
 
 
+_NO_PROBLEM = (Chain, Either, ValueSet, Outcome, AllExcept, Feature, Coordinates)
+
+
+def _refusal(method: Method, posed: Posed) -> str | None:
+    if isinstance(posed.given, _NO_PROBLEM):
+        return "it is neither one expression nor one equation"
+    return method.refusal(posed)
+
+
 def applicable(posed: Posed, task: Task) -> list[Method]:
     """Return the methods that apply, the default first."""
-    found = [m for m in METHODS if task in m.tasks and m.refusal(posed) is None]
+    found = [m for m in METHODS if task in m.tasks and _refusal(m, posed) is None]
     return sorted(found, key=lambda method: not method.suits(posed))
 
 
@@ -51,7 +69,7 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
             raise MethodDoesNotApply(f"{key} does not apply: it does not serve the task “{task}”.")
         reasons: list[str] = []
         for method in serving:
-            reason = method.refusal(posed)
+            reason = _refusal(method, posed)
             if reason is None:
                 return method
             reasons.append(reason)
@@ -59,7 +77,7 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         raise MethodDoesNotApply(f"{key} does not apply: {because}.")
     found = applicable(posed, task)
     if not found:
-        refused = [m.refusal(posed) for m in METHODS if task in m.tasks]
+        refused = [_refusal(m, posed) for m in METHODS if task in m.tasks]
         because = _most_telling(refused) if refused else "no method serves this task yet"
         start = (
             "There is nothing to work" if because.endswith("already") else "It cannot be worked yet"

@@ -11,6 +11,7 @@ from uchuu_core.methods.written import polynomial_tree
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Number, Power, Product, Quotient, Signed, Sum, Symbol, Term
 
+MOST_EXPONENT = 64
 LARGEST_POWER = 10**12
 """Powers of numbers above are left as powers."""
 Factor = tuple[Expr, Any]
@@ -152,9 +153,10 @@ class Powers:
         power = self.exponents.number(exponent)
         if not isinstance(base, Number) or power is None or power.denominator != 1:
             return None
-        if base.value ** abs(power.numerator) > LARGEST_POWER:
+        if abs(power.numerator) > MOST_EXPONENT:
             return None
-        return base.value**power.numerator
+        found = base.value**power.numerator
+        return found if max(found.numerator, found.denominator) <= LARGEST_POWER else None
 
 
 def _base(node: Expr) -> Expr:

@@ -30,6 +30,8 @@ from uchuu_core.tree.paths import parts
 
 LARGEST_RADICAND = 10**12
 """Radicands above are not taken apart on a board."""
+LARGEST_FACTORED = LARGEST_RADICAND**2
+"""Products of two radicands still are."""
 MOST_TERMS = 24
 Safe = Callable[[Any], bool]
 """Whether a polynomial is known not to be negative."""
@@ -166,7 +168,13 @@ def a_times(a: Product, b: Product) -> Product:
 
 
 def power_part(number: int, index: int) -> tuple[int, int]:
-    """Return ``(s, r)`` with number = sⁿ·r and no perfect power left in r; r has the sign."""
+    """Return ``(s, r)`` with number = sⁿ·r and no perfect power left in r; r has the sign.
+
+    Raises:
+        OutOfScope: the number is too large to be taken apart.
+    """
+    if abs(number) > LARGEST_FACTORED:
+        raise OutOfScope("A number under a root is too large to be taken apart.")
     outside, inside = 1, 1
     for prime, power in fmpz(abs(number)).factor():
         outside *= int(prime) ** (power // index)

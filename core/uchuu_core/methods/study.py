@@ -120,6 +120,8 @@ class _Study:
 
     def _breaks(self) -> Iterator[Moment]:
         f = self.features
+        if any(y is None for _, y in f.holes):
+            raise OutOfScope("A hole of it does not lie at a rational place.")
         if f.holes:
             points = tuple(
                 Coordinates(written_number(x), written_number(y))

@@ -38,7 +38,8 @@ def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
 
     ``paths``: method, lines, largest number, lines with fractions; ``same_until``: how many first
     lines are equal; ``meet``: line numbers (from 1) where they come together again, or None;
-    ``shorter`` and ``smaller``: a method's name, or None when neither is.
+    ``shorter``, ``smaller`` (its largest number) and ``fewer_fractions``: a method's name, or None
+    when neither is.
 
     Raises:
         Unreadable, TooLarge: the given cannot be read.
@@ -68,7 +69,8 @@ def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
         "same_until": same,
         "meet": _meeting(forms[0], forms[1], same),
         "shorter": _less(one, other, len(one.lines), len(other.lines)),
-        "smaller": _less(one, other, _size(one), _size(other)),
+        "smaller": _less(one, other, one.largest, other.largest),
+        "fewer_fractions": _less(one, other, one.fractions, other.fractions),
     }
 
 
@@ -90,10 +92,6 @@ def _meeting(one: list[Any], other: list[Any], start: int) -> list[int] | None:
         if form in other[start:]:
             return [place + 1, other.index(form, start) + 1]
     return None
-
-
-def _size(path: _Path) -> tuple[Fraction, int]:
-    return path.largest, path.fractions
 
 
 def _less(one: _Path, other: _Path, mine: Any, theirs: Any) -> str | None:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.steps import Step, differences, judged_steps, solutions_or_none
 from uchuu_core.contract import Density, Verdict
-from uchuu_core.failures import ProducedLineRefused
+from uchuu_core.failures import OutOfScope, ProducedLineRefused
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.methods.method import Method, Moment, at_density
@@ -26,6 +26,7 @@ def worked_lines(context: Context, method: Method, density: Density) -> list[Wor
     """Return the lines of *method* at *density*, each held against the one before.
 
     Raises:
+        OutOfScope: the judge cannot decide a line.
         ProducedLineRefused: the judge refuses a line, or the answer is not the given's; always a
             bug of ours.
     """
@@ -35,6 +36,8 @@ def worked_lines(context: Context, method: Method, density: Density) -> list[Wor
     before = context.given
     for moment, step in zip(moments, steps, strict=True):
         assert isinstance(step, Step)
+        if step.judgement.verdict == "unproved":
+            raise OutOfScope(f"A line of {method.key} is beyond what is decided here.")
         if step.judgement.verdict not in ("ok", "may-add"):
             raise ProducedLineRefused(
                 f"{method.key} wrote “{plain(moment.line)}” under “{plain(before)}”, "

@@ -285,15 +285,18 @@ useKeys({
     19rem;
   height: 100vh;
 }
-.studied {
-  grid-template-columns: minmax(0, 1fr) 27rem;
-}
 .bench > :deep(.head) {
   grid-area: head;
+}
+.studied {
+  grid-template-columns: minmax(0, 1fr) 27rem;
 }
 @media (max-width: 1150px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) 15rem;
+  }
+  .bench.studied {
+    grid-template-columns: minmax(0, 1fr) 19rem;
   }
 }
 .work {

@@ -51,6 +51,7 @@ const says = computed(() => {
     answer.meet ? text.meet(answer.meet[0] ?? 0, answer.meet[1] ?? 0) : text.neverMeet,
     answer.shorter ? text.shorter(methodName(answer.shorter)) : text.sameLength,
     answer.smaller ? text.smaller(methodName(answer.smaller)) : '',
+    answer.fewer_fractions ? text.fewer(methodName(answer.fewer_fractions)) : '',
   ].filter(Boolean)
 })
 </script>

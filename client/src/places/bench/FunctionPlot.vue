@@ -224,7 +224,7 @@ svg {
   stroke-width: 1.1;
 }
 text {
-  font-size: 11px;
+  font-size: 12px;
   fill: var(--quiet);
   text-anchor: middle;
 }

@@ -68,6 +68,7 @@ test('two ways are weighed in words', async () => {
     meet: [1, 1],
     shorter: null,
     smaller: 'square-roots',
+    fewer_fractions: 'quadratic-formula',
   })
   const methods = ['square-roots', 'quadratic-formula'].map((method) => ({
     method,
@@ -82,6 +83,7 @@ test('two ways are weighed in words', async () => {
     words.compare.meet(1, 1),
     words.compare.sameLength,
     'Smaller numbers: square roots.',
+    'Fewer fractions: quadratic formula.',
     'Largest number 49; one line with fractions.',
   ]) {
     expect(panel.text()).toContain(text)

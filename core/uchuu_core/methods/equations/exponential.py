@@ -282,7 +282,7 @@ def _apart(board: Board) -> None:
         if not constant or not rest:
             return part
         shift = exponents.number(exponents.of(build.total(constant)))
-        if shift is None or shift.denominator != 1:
+        if shift is None or shift.denominator != 1 or abs(shift) > MOST_POWER:
             return part
         value = numeral(Power(part.base, build.total(constant))) or _power(part.base, shift)
         new = build.product((build.number(value), Power(part.base, build.total(rest))))

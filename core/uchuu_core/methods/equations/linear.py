@@ -1,4 +1,4 @@
-"""Linear equations in one unknown, by the schools: simplify then undo, divide first, clear fractions, undo in reverse order."""
+"""Linear equations in one unknown, by the schools: simplify then undo, divide first, clear fractions."""
 
 from collections.abc import Iterator
 from fractions import Fraction
@@ -11,7 +11,7 @@ from uchuu_core.methods.polynomials import expansions, open_subtracted
 from uchuu_core.moves.laws.equations import both_sides, denominators, scaled_side
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Signed, Sum, Symbol, Term
+from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Sum, Symbol, Term
 from uchuu_core.tree.paths import letters, walk
 
 
@@ -210,34 +210,6 @@ def divide_first(posed: Posed) -> Iterator[Moment]:
     yield from undo(now, unknown)
 
 
-def reverse_order(posed: Posed) -> Iterator[Moment]:
-    """Undo what happens to the unknown, last thing first."""
-    now, unknown = build.without_brackets(posed.given), posed.unknown
-    if unknown in letters(now.right):
-        now = Relation(now.right, "=", now.left)
-        yield Moment(now, "turn-equation-round", "Write the side with the unknown first.", 0)
-    while now.left != Symbol(unknown):
-        side = now.left
-        match side:
-            case Sum(terms):
-                rest = [t for t in terms if unknown not in letters(t.body)]
-                for moment in _add_to_both(now, build.total(rest)):
-                    now = moment.line
-                    yield moment
-            case Signed("-", body):
-                now = Relation(body, "=", scaled_side(now.right, Fraction(-1)))
-                yield Moment(now, "multiply-both-sides", "Multiply both sides by −1.")
-            case _:
-                factor, rest_of = coefficient_and_rest(side)
-                now = Relation(rest_of, "=", scaled_side(now.right, 1 / factor))
-                if factor.numerator == 1:
-                    says = f"It is divided by {factor.denominator}: multiply by it."
-                    yield Moment(now, "multiply-both-sides", says)
-                else:
-                    says = f"It is multiplied by {shown(build.number(factor))}: divide by it."
-                    yield Moment(now, "divide-both-sides", says)
-
-
 # when each applies
 
 
@@ -272,36 +244,6 @@ def _no_fractions(posed: Posed) -> str | None:
     return None
 
 
-def _not_once(posed: Posed) -> str | None:
-    line, unknown = posed.given, posed.unknown
-    reason = _not_linear(posed)
-    if reason:
-        return reason
-    if sum(part == Symbol(unknown) for _, part in walk(line)) != 1:
-        return "the unknown stands more than once; collect it first"
-    now = build.without_brackets(line)
-    side = now.left if unknown in letters(now.left) else now.right
-    other = now.right if side is now.left else now.left
-    if isinstance(other, Sum) or not _invertible(side, unknown):
-        return "simplify the sides first"
-    return None
-
-
-def _invertible(side: Expr, unknown: str) -> bool:
-    while side != Symbol(unknown):
-        match side:
-            case Sum(terms):
-                side = next(t.body for t in terms if unknown in letters(t.body))
-            case Signed("-", body):
-                side = body
-            case _:
-                factor, rest = coefficient_and_rest(side)
-                if factor in (0, 1) or rest == side:
-                    return False
-                side = rest
-    return True
-
-
 SIMPLIFY_THEN_UNDO = Method(
     key="simplify-both-sides-then-undo",
     tasks=("solve",),
@@ -322,11 +264,4 @@ DIVIDE_FIRST = Method(
     refusal=_not_linear,
     why="Every term can be divided by the coefficient of the unknown at once.",
     moments=divide_first,
-)
-REVERSE_ORDER = Method(
-    key="undo-in-reverse-order",
-    tasks=("solve",),
-    refusal=_not_once,
-    why="The unknown stands once: undo what happens to it, last thing first.",
-    moments=reverse_order,
 )

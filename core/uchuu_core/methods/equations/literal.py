@@ -1,5 +1,6 @@
 """Solving a formula for a letter that stands to the first power: collect it, factor it out, divide."""
 
+from math import gcd
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
@@ -121,5 +122,9 @@ def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None
         return
     says = f"Divide both sides by {shown(divisor)}."
     condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) else ""
-    end = Quotient(polynomial_tree(right, algebra), divisor) if right else build.ZERO
+    numbers = [c for side in (factor, right) for _, c in side.terms()]
+    shared = gcd(*(int(c) for c in numbers)) if all(c.q == 1 for c in numbers) and right else 1
+    below = polynomial_tree(factor / shared, algebra)
+    top = polynomial_tree(right / shared, algebra)
+    end = Quotient(top, below) if below not in (build.ONE, build.ZERO) and right else top
     board.write(Relation(letter, "=", end), "divide-both-sides", says, KEY, condition)

@@ -72,7 +72,6 @@ EQUATIONS: tuple[Method, ...] = (
     linear.SIMPLIFY_THEN_UNDO,
     linear.CLEAR_FRACTIONS,
     linear.DIVIDE_FIRST,
-    linear.REVERSE_ORDER,
     _by(
         "multiply-by-lcd",
         "The unknown stands below a bar: one multiplication clears every denominator.",

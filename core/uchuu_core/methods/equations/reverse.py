@@ -1,8 +1,12 @@
 """The unknown stands once: undo what happens to it, last thing first, powers and roots too."""
 
 from fractions import Fraction
+from math import gcd, prod
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.finished import unmet_forms
+from uchuu_core.limits import ROOT_INDEX
+from uchuu_core.methods.bases import prime_exponents
 from uchuu_core.methods.equations.board import Board, either, is_solved
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.polynomials import coefficients
@@ -43,16 +47,12 @@ def reverse_order(board: Board) -> None:
         raise OutOfScope("The unknown stands more than once; collect it first.")
     side = given.left if board.unknown in letters(given.left) else given.right
     around = _around(side, board.unknown)
-    if letters(given) == {board.unknown} and not any(
-        isinstance(p, (Power, Root, Absolute))
-        or (isinstance(p, Quotient) and board.unknown in letters(p.denominator))
-        for p in around
-    ):
-        raise OutOfScope("It is linear.")
     if board.unknown in letters(given.right):
         says = "Write the side with the unknown first."
         board.equation(given.right, given.left, "turn-equation-round", says, 0)
     undo(board)
+    if unmet_forms(board.now, "solve", (), board.unknown):
+        raise OutOfScope("Simplify the sides first.")
     if any(isinstance(p, Root) and p.index % 2 == 0 for p in around):
         reject(board, given)
 
@@ -176,7 +176,7 @@ def _undo_root(board: Board, index: int, radicand: Expr, value: Expr) -> None:
 
 def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
     power, number = numeral(exponent), numeral(value)
-    if power is None or power <= 0:
+    if power is None or power <= 0 or max(power.numerator, power.denominator) > ROOT_INDEX:
         raise OutOfScope("This exponent is not undone yet.")
     if power.denominator != 1:
         _undo_fraction(board, base, power, number)
@@ -276,6 +276,16 @@ def _name(index: int) -> str:
     return {2: "square", 3: "cube"}.get(index, f"{index}-th")
 
 
+def _lowest_index(index: int, inside: int) -> Expr:
+    """Write ``⁶√8`` as ``√2``."""
+    exponents = prime_exponents(Fraction(inside))
+    shared = gcd(index, *(power for _, power in exponents or ((1, 1),)))
+    if shared == 1 or exponents is None:
+        return Root(index, Number(str(inside)))
+    base = prod(prime ** (power // shared) for prime, power in exponents)
+    return Root(index // shared, Number(str(base)))
+
+
 def _root_text(value: Expr, index: int) -> Expr:
     """Write the root of a number in simplest form, of anything else as a root."""
     number = numeral(value)
@@ -295,6 +305,6 @@ def _root_text(value: Expr, index: int) -> Expr:
     whole = abs(number.numerator) * number.denominator ** (index - 1)
     outside, inside = power_part(whole, index)
     scale = Fraction(outside, number.denominator)
-    root = build.ONE if inside == 1 else Root(index, Number(str(inside)))
+    root = build.ONE if inside == 1 else _lowest_index(index, inside)
     result = build.times(scale, root)
     return build.negative(result) if number < 0 else result

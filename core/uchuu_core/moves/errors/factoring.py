@@ -6,7 +6,7 @@ from math import isqrt
 
 from uchuu_core.moves.conditions import Above, NotNumeral, Numeral
 from uchuu_core.moves.conditions import NumberOrSum as Bracketed
-from uchuu_core.moves.errors.trinomials import product_of
+from uchuu_core.moves.errors.trinomials import divisors, product_of
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
@@ -86,8 +86,8 @@ def _number_taken_once(part: Line) -> Iterator[Line]:
     numbers = [coefficient_and_rest(t.body)[0] for t in others]
     if number <= 1 or number.denominator != 1:
         return
-    for factor in range(2, int(number) + 1):
-        if number % factor == 0 and all((n / factor).denominator == 1 for n in numbers):
+    for factor in divisors(number):
+        if all((n / factor).denominator == 1 for n in numbers):
             inside = Sum((Term("+", build.times(number / factor, rest)), *others))
             yield build.product((Number(str(factor)), inside))
 
@@ -145,8 +145,8 @@ def _sign_not_turned(part: Line) -> Iterator[Line]:
         (a, rest), (b, other) = coefficient_and_rest(first.body), coefficient_and_rest(second.body)
         if first.sign != "-" or a.denominator != 1 or b.denominator != 1:
             continue
-        for factor in range(1, int(a) + 1):
-            if a % factor or b % factor:
+        for factor in (1, *divisors(a)):
+            if b % factor:
                 continue
             inside = Sum(
                 (

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from uchuu_core.moves.conditions import Different
 from uchuu_core.moves.errors.equations import cleared_terms
+from uchuu_core.moves.errors.trinomials import divisors
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
@@ -51,8 +52,8 @@ def _one_term_divided(part: Line) -> Iterator[Line]:
                     continue
                 if not letters(part) and place == len(terms) - 1:
                     continue  # of plain numbers: the bar is read as a sign before the last
-                for factor in range(2, int(size) + 1):
-                    if size % factor or number % factor:
+                for factor in divisors(size):
+                    if number % factor:
                         continue
                     new = build.as_term(build.times(number / factor, rest), term.sign)
                     top = build.total((*terms[:place], new, *terms[place + 1 :]))

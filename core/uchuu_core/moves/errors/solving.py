@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
+from uchuu_core.moves.errors.quadratics import error_on_line
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
@@ -16,7 +17,6 @@ CROSS_STRAIGHT = Move(
     key="rateq-cross-straight",
     effect=Effect.WRONG,
     rewrites=(Rewrite("a/b = c/d", "a*c = b*d"),),
-    distorts="divide-both-sides",
     examples=(Example("4/x=3/(x-2)", "4*3=x(x-2)"),),
     refuses=("4=x",),
 )
@@ -24,7 +24,6 @@ NUMERATORS_EQUATED = Move(
     key="rateq-numerators-equated",
     effect=Effect.WRONG,
     rewrites=(Rewrite("a/b = c/d", "a = c", (Different("b", "d"),)),),
-    distorts="divide-both-sides",
     examples=(Example("8/(x+1)=x/3", "8=x"),),
     refuses=("8/x=3/x",),
 )
@@ -35,7 +34,6 @@ CROSS_SUM = Move(
         Rewrite("a/x + b/y = c", "a*y + b*x = c"),
         Rewrite("a/x - b/y = c", "a*y - b*x = c"),
     ),
-    distorts="divide-both-sides",
     examples=(Example("3/x+1/2=2", "3*2+1*x=2"),),
     refuses=("3/x=2",),
 )
@@ -49,7 +47,6 @@ FLIPPED_TERMWISE = Move(
         Rewrite("a/b - c/d = e/f", "b/a - d/c = f/e"),
         Rewrite("1/x + 1/a = b", "x + a = 1/b"),
     ),
-    distorts="divide-both-sides",
     examples=(Example("1/x+1/6=1/2", "x+6=2"),),
     refuses=("1/x=1/2",),
 )
@@ -87,15 +84,7 @@ def _term_missed(line: Line) -> Iterator[Line]:
         yield Relation(build.total(new[0]), "=", build.total(new[1]))
 
 
-LCD_MISSED = Move(
-    key="rateq-lcd-missed-term",
-    effect=Effect.WRONG,
-    function=_term_missed,
-    whole_line=True,
-    distorts="divide-both-sides",
-    examples=(Example("6/x+1=4", "6+1=4x"),),
-    refuses=("6x+1=4",),
-)
+LCD_MISSED = error_on_line("rateq-lcd-missed-term", _term_missed, "6/x+1=4", "6+1=4x", "6x+1=4")
 
 
 def _roots(line: Line) -> Iterator[tuple[Fraction, Root, list[Term], Expr]]:
@@ -165,28 +154,16 @@ def _coefficient_not_squared(line: Line) -> Iterator[Line]:
             yield Relation(build.times(number, root.radicand), "=", _square(other))
 
 
-def _radical(key: str, function: object, before: str, after: str, refuses: str) -> Move:
-    return Move(
-        key=key,
-        effect=Effect.WRONG,
-        function=function,  # type: ignore[arg-type]
-        whole_line=True,
-        distorts="divide-both-sides",
-        examples=(Example(before, after),),
-        refuses=(refuses,),
-    )
-
-
-SQUARED_TERMWISE = _radical(
+SQUARED_TERMWISE = error_on_line(
     "radical-eq-squared-termwise", _squared_termwise, "sqrt(x+7)=x-5", "x+7=x^2-25", "x+7=5"
 )
-NOT_ISOLATED = _radical(
+NOT_ISOLATED = error_on_line(
     "radical-eq-not-isolated", _not_isolated, "sqrt(x)+3=7", "x+3=49", "sqrt(x)=7"
 )
-ONE_SIDE_SQUARED = _radical(
+ONE_SIDE_SQUARED = error_on_line(
     "radical-eq-one-side-squared", _one_side_squared, "sqrt(2x+1)=5", "2x+1=5", "2x+1=5"
 )
-COEFFICIENT_NOT_SQUARED = _radical(
+COEFFICIENT_NOT_SQUARED = error_on_line(
     "radical-eq-coefficient-not-squared",
     _coefficient_not_squared,
     "3sqrt(x)=12",
@@ -197,7 +174,6 @@ UNLIKE_BASES = Move(
     key="expeq-unlike-bases-equated",
     effect=Effect.WRONG,
     rewrites=(Rewrite("a^x = b^n", "x = n", (Numeral("a"), Numeral("b"), Different("a", "b"))),),
-    distorts="divide-both-sides",
     examples=(Example("9^x=3^6", "x=6"),),
     refuses=("3^x=3^6",),
 )
@@ -205,7 +181,6 @@ DIVIDES_BY_BASE = Move(
     key="expeq-divides-by-base",
     effect=Effect.WRONG,
     rewrites=(Rewrite("a^x = b", "x = b/a", (Numeral("a"), Numeral("b"), NotNumeral("x"))),),
-    distorts="divide-both-sides",
     examples=(Example("2^x=32", "x=32/2"),),
     refuses=("x^2=32",),
 )
@@ -229,14 +204,8 @@ def _sum_of_powers(line: Line) -> Iterator[Line]:
         yield Relation(totals[0], "=", totals[1])
 
 
-EXPONENTS_ADDED = Move(
-    key="expeq-exponents-added-from-sum",
-    effect=Effect.WRONG,
-    function=_sum_of_powers,
-    whole_line=True,
-    distorts="divide-both-sides",
-    examples=(Example("2^x+2^3=2^4", "x+3=4"),),
-    refuses=("2^x=2^4",),
+EXPONENTS_ADDED = error_on_line(
+    "expeq-exponents-added-from-sum", _sum_of_powers, "2^x+2^3=2^4", "x+3=4", "2^x=2^4"
 )
 
 
@@ -252,14 +221,8 @@ def _reciprocal(line: Line) -> Iterator[Line]:
                         yield Relation(exponent, "=", Number(str(power)))
 
 
-RECIPROCAL_SIGN = Move(
-    key="expeq-reciprocal-sign-lost",
-    effect=Effect.WRONG,
-    function=_reciprocal,
-    whole_line=True,
-    distorts="divide-both-sides",
-    examples=(Example("5^x=1/25", "x=2"),),
-    refuses=("5^x=25",),
+RECIPROCAL_SIGN = error_on_line(
+    "expeq-reciprocal-sign-lost", _reciprocal, "5^x=1/25", "x=2", "5^x=25"
 )
 
 ERRORS = (

@@ -42,6 +42,12 @@ def _bracket(x: Expr, number: int, lead: int = 1) -> Expr:
     return Sum((Term("+", body), Term("-" if number < 0 else "+", Number(str(abs(number))))))
 
 
+def divisors(number: Fraction | int) -> list[int]:
+    """Return the divisors of a whole number from 2 up, as far as they are tried."""
+    size = abs(int(number))
+    return [d for d in range(2, min(size, MOST) + 1) if size % d == 0]
+
+
 def _pairs(product: int) -> Iterator[tuple[int, int]]:
     size = abs(product)
     for small in range(1, isqrt(size) + 1):
@@ -77,7 +83,7 @@ def _wrong_sum(part: Line) -> Iterator[Line]:
 
 def _wrong_product(part: Line) -> Iterator[Line]:
     found = _trinomial(part)
-    if found and found[1] == 1 and abs(found[3]) <= MOST:
+    if found and found[1] == 1 and max(abs(found[2]), abs(found[3])) <= MOST:
         x, _, b, c = found
         for p in range(-abs(b) - 12, abs(b) + 13):
             q = b - p
@@ -107,7 +113,7 @@ def _lead_in_both(part: Line) -> Iterator[Line]:
 
 def _misplaced(part: Line) -> Iterator[Line]:
     found = _trinomial(part)
-    if found and found[1] > 1 and 0 < abs(found[3]) <= MOST:
+    if found and 1 < found[1] <= MOST and 0 < abs(found[3]) <= MOST:
         x, a, b, c = found
         for lead, other in _pairs(a):
             if lead < 0:
@@ -133,7 +139,6 @@ def _of_trinomial(key: str, function: object, before: str, after: str, refuses: 
         key=key,
         effect=Effect.WRONG,
         function=function,  # type: ignore[arg-type]
-        distorts="common-factor",
         examples=(Example(before, after),),
         refuses=(refuses,),
     )

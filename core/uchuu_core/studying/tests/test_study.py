@@ -33,7 +33,7 @@ def _product(places: list[int]) -> str:
     return "".join(f"(x + ({-p}))" for p in places) or "1"
 
 
-def _value(f: dict[str, Any], x: int) -> Fraction:
+def _value(f: dict[str, Any], x: Fraction | int) -> Fraction:
     top, below = Fraction(f["lead"]), Fraction(1)
     for zero in f["zeros"]:
         top *= x - zero
@@ -65,7 +65,9 @@ def test_every_feature_is_found_again(f: dict[str, Any]) -> None:
     for x, y in features["points"]:
         assert _value(f, int(Fraction(x))) == Fraction(y)
     for stretch in features["stretches"]:
-        assert stretch["sign"] in "+-" or not f["zeros"]
+        x, y = map(Fraction, stretch["point"])
+        assert _value(f, x) == y
+        assert stretch["sign"] == ("+" if y > 0 else "-")
     assert {line["verdict"] for line in found["lines"]} == {"ok"}
     _plotted(found["curve"], f)
 
@@ -118,6 +120,31 @@ def _damaged(f: dict[str, Any], off: int) -> Iterator[str]:
 
 
 @pytest.mark.parametrize(
+    ("given", "line", "verdict"),
+    [
+        ("1/(x-3)", "domain: x = 3", "wrong"),
+        ("1/(x-3)", "range: y = 0", "unproved"),
+        ("1/(x-3)", "range: y != 0", "ok"),
+        ("x^2/(x^2-1)", "range: y != 1", "unproved"),
+        ("1/(x-3)", "vertical asymptote: x != 3", "unproved"),
+        ("1/(x-3)", "end left: x = 0", "unproved"),
+        ("1/(x-3)", "end left: y = 0", "ok"),
+        ("1/(x-3)", "y-intercept: x = -1/3", "unproved"),
+        ("(x^2-1)/(x-1)", "oblique asymptote: y = x + 1", "unproved"),
+        ("(x-1)/(x-1)", "horizontal asymptote: y = 1", "unproved"),
+        ("(x^2-1)/(x-1)", "y = x + 1", "ok"),
+        ("(x^2-1)/(x-1)", "f(x) = x + 1", "ok"),
+        ("(x^2-1)/(x-1)", "f(x) = x - 1", "wrong"),
+    ],
+)
+def test_what_a_feature_line_says_is_taken_at_its_word(given: str, line: str, verdict: str) -> None:
+    """Each was judged otherwise once."""
+    found = check(problem_from({"task": "study", "given": given, "lines": [line]}))
+
+    assert found["lines"][0]["verdict"] == verdict
+
+
+@pytest.mark.parametrize(
     "text",
     [
         "domain: x != 3, x != -5",
@@ -136,7 +163,9 @@ def test_a_feature_line_reads_back(text: str) -> None:
     assert read(latex(line)) == line
 
 
-@pytest.mark.parametrize("given", ["sqrt(x)", "2^x", "x*y", "x = 3", "1/(x-x)"])
+@pytest.mark.parametrize(
+    "given", ["sqrt(x)", "2^x", "x*y", "x = 3", "1/(x-x)", "(x(x^2-2))/(x^2-2)"]
+)
 def test_what_is_no_rational_function_says_so(given: str) -> None:
     with pytest.raises(Failure):
         study(problem_from({"task": "study", "given": given}))

@@ -17,7 +17,8 @@ def test_two_paths_part_meet_and_are_weighed() -> None:
     assert found["same_until"] == 0
     assert found["meet"] == [5, 4]
     assert found["shorter"] == "simplify-both-sides-then-undo"
-    assert found["smaller"] == "clear-fractions"
+    assert found["smaller"] is None  # both have 27
+    assert found["fewer_fractions"] == "clear-fractions"
     texts = [[line["text"] for line in path["lines"]] for path in found["paths"]]
     assert texts[0][4] == texts[1][3] == "x = 27/5"
 
