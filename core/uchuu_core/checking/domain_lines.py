@@ -80,7 +80,7 @@ def judged_domain(line: Line, context: Context) -> Judgement:
     if len(letters(context.given)) > 1:
         return _judged_by_factors(line, domain, context)
     wanted = domain_set(context.given, context.unknown)  # type: ignore[arg-type]
-    said = _said(line, context)
+    said = stated_set(line, context.unknown)
     if said.same_solutions(wanted):
         return Judgement("ok")
     missing, extra = _gaps(said), _gaps(wanted)
@@ -120,9 +120,13 @@ def _judged_zeros(line: Line, excluded: frozenset[Factor], context: Context) -> 
     return Judgement("ok" if not found.everything and found.points == wanted else "wrong")
 
 
-def _said(line: Line, context: Context) -> SolutionSet:
-    """Return the numbers that *line* allows."""
-    unknown, one = context.unknown, ring((context.unknown,))
+def stated_set(line: Line, unknown: str) -> SolutionSet:
+    """Return the numbers that *line* allows for *unknown*.
+
+    Raises:
+        NotRational: they are not worked out.
+    """
+    one = ring((unknown,))
     if isinstance(line, AllExcept):
         return complement(solution_set(ValueSet(line.members), unknown, one))
     return solution_set(line, unknown, one)

@@ -3,16 +3,17 @@
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
-from uchuu_core.checking.domain_lines import judged_domain
+from uchuu_core.checking.domain_lines import judged_domain, stated_set
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import INFINITY, MINUS_INFINITY, Features, features_of
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.solutions import SolutionSet, complement
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
+    AllExcept,
     Coordinates,
     Either,
     Feature,
@@ -51,16 +52,22 @@ def judged_feature(line: Feature, context: Context) -> Judgement:
 
 
 def _judged_domain(line: Feature, context: Context) -> Judgement:
-    stated: Line = Outcome("all real numbers")
     if any(isinstance(item, Relation) and item.sign == "=" for item in line.items):
         return Judgement("wrong", "refuted")  # a value that is put in, not one that is left out
-    if len(line.items) == 1:
-        stated = line.items[0]
-    elif line.items:
-        if not all(isinstance(item, Relation) for item in line.items):
-            raise NotRational
-        stated = Either(line.items)  # type: ignore[arg-type]
-    return judged_domain(stated, context)
+    return judged_domain(_set_line(line), context)
+
+
+def _set_line(line: Feature) -> Line:
+    """Return the items of a domain or range as one line that has them as its solutions.
+
+    Raises:
+        NotRational: they are no such line.
+    """
+    if len(line.items) == 1 and isinstance(line.items[0], (Relation, AllExcept, Outcome)):
+        return line.items[0]
+    if line.items and all(isinstance(item, Relation) for item in line.items):
+        return Either(line.items)  # type: ignore[arg-type]
+    raise NotRational
 
 
 def number_of(node: object) -> Algebraic:
@@ -154,6 +161,8 @@ def _oblique(line: Feature, features: Features, context: Context) -> bool:
 
 def _x_intercepts(line: Feature, features: Features, context: Context) -> bool:
     zero = Algebraic.of(fmpq(0))
+    if not features.top:
+        raise NotRational  # the graph is the x-axis itself
     if line.items and not isinstance(line.items[0], Coordinates):
         return lines_at(line, context.unknown) == set(features.zeros)
     stated = _points(line)
@@ -193,6 +202,11 @@ def _infinity(item: object) -> str | None:
 
 
 def _range(line: Feature, features: Features, _context: Context) -> bool:
-    if max(features.top.degree(), features.bottom.degree()) > 1:
+    degree = max(features.top.degree(), features.bottom.degree())
+    if degree > 1:
         raise NotRational  # its range may have gaps that are intervals
-    return lines_at(line, "y", "!=") == {Algebraic.of(y) for y in features.missed}
+    if degree == 1:
+        wanted = complement(SolutionSet(frozenset(Algebraic.of(y) for y in features.missed)))
+    else:
+        wanted = SolutionSet(frozenset({Algebraic.of(features.top[0])}))
+    return bool(line.items) and stated_set(_set_line(line), "y").same_solutions(wanted)

@@ -4,7 +4,7 @@ A move yields *steps*; whether a step is true is the kernel's business, never th
 """
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import Enum
 from functools import lru_cache
 from typing import Literal
@@ -126,6 +126,22 @@ class Move:
             for path, part in parts:
                 if rewrite.units or isinstance(part, fitting):
                     yield from _on_part(rewrite, wanted, line, path, part)
+
+
+def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
+    """Return an error that only *function* can say, with its example and what it refuses."""
+    return Move(
+        key=key,
+        effect=Effect.WRONG,
+        function=function,
+        examples=(Example(before, after),),
+        refuses=(refuses,),
+    )
+
+
+def error_on_line(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
+    """Do as ``error_in_part``, for a *function* that rewrites whole lines."""
+    return replace(error_in_part(key, function, before, after, refuses), whole_line=True)
 
 
 _FITTING: dict[type, tuple[type, ...]] = {

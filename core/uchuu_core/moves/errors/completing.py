@@ -4,9 +4,9 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from uchuu_core.moves.conditions import numeral
-from uchuu_core.moves.errors.quadratics import TWO, error_on_line, root_text
+from uchuu_core.moves.errors.quadratics import TWO, root_text
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Move
+from uchuu_core.moves.move import Move, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,

@@ -6,7 +6,7 @@ functions are given the numerals of the next line (see ``checking.diagnosis``).
 
 from collections.abc import Iterator
 
-from uchuu_core.moves.move import Effect, Example, Move
+from uchuu_core.moves.move import error_in_part
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Number, Signed, Sum, Term
 
@@ -47,33 +47,11 @@ def _off_by_one(part: Line) -> Iterator[Line]:
         yield build.number(value + 1)
 
 
-SIGN_CHANGED = Move(
-    key="copy-sign-changed",
-    effect=Effect.WRONG,
-    function=_one_sign_changed,
-    examples=(Example("x^2-5x+2x-10", "x^2+5x+2x-10"),),
-    refuses=("5x",),
+SIGN_CHANGED = error_in_part(
+    "copy-sign-changed", _one_sign_changed, "x^2-5x+2x-10", "x^2+5x+2x-10", "5x"
 )
-NUMBER_CHANGED = Move(
-    key="copy-number-changed",
-    effect=Effect.WRONG,
-    function=_number_changed,
-    examples=(Example("3x+16-x", "3x+19-x"),),
-    refuses=("x",),
-)
-TERM_LOST = Move(
-    key="copy-term-lost",
-    effect=Effect.WRONG,
-    function=_one_term_lost,
-    examples=(Example("4x+7-2x+5", "4x-2x+5"),),
-    refuses=("4x",),
-)
-ARITHMETIC_SLIP = Move(
-    key="arithmetic-slip",
-    effect=Effect.WRONG,
-    function=_off_by_one,
-    examples=(Example("54+2", "57"),),
-    refuses=("x+2",),
-)
+NUMBER_CHANGED = error_in_part("copy-number-changed", _number_changed, "3x+16-x", "3x+19-x", "x")
+TERM_LOST = error_in_part("copy-term-lost", _one_term_lost, "4x+7-2x+5", "4x-2x+5", "4x")
+ARITHMETIC_SLIP = error_in_part("arithmetic-slip", _off_by_one, "54+2", "57", "x+2")
 
 ERRORS = (SIGN_CHANGED, NUMBER_CHANGED, TERM_LOST, ARITHMETIC_SLIP)

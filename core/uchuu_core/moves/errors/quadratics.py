@@ -5,7 +5,7 @@ from fractions import Fraction
 
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move
+from uchuu_core.moves.move import error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Either,
@@ -24,19 +24,6 @@ from uchuu_core.tree.nodes import (
 from uchuu_core.tree.paths import letters
 
 TWO = Number("2")
-Function = Callable[[Line], Iterator[Line]]
-
-
-def error_on_line(key: str, function: Function, before: str, after: str, refuses: str) -> Move:
-    """Return an error that rewrites a whole line."""
-    return Move(
-        key=key,
-        effect=Effect.WRONG,
-        function=function,
-        whole_line=True,
-        examples=(Example(before, after),),
-        refuses=(refuses,),
-    )
 
 
 def root_text(value: Expr) -> Expr:

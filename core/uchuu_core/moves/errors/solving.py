@@ -4,9 +4,8 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
-from uchuu_core.moves.errors.quadratics import error_on_line
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Effect, Example, Move, Rewrite, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Relation, Root, Sum, Term
 from uchuu_core.tree.paths import letters

@@ -5,7 +5,7 @@ from fractions import Fraction
 from math import isqrt
 
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move
+from uchuu_core.moves.move import error_in_part
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Join, Line, Number, Power, Product, Sum, Symbol, Term
 
@@ -134,35 +134,25 @@ def _middle_unchecked(part: Line) -> Iterator[Line]:
                 yield Power(_bracket(x, sign * root, lead), Number("2"))
 
 
-def _of_trinomial(key: str, function: object, before: str, after: str, refuses: str) -> Move:
-    return Move(
-        key=key,
-        effect=Effect.WRONG,
-        function=function,  # type: ignore[arg-type]
-        examples=(Example(before, after),),
-        refuses=(refuses,),
-    )
-
-
-SIGNS_FLIPPED = _of_trinomial(
+SIGNS_FLIPPED = error_in_part(
     "trinomial-signs-flipped", _signs_flipped, "x^2+3x-28", "(x-7)(x+4)", "2x^2+3x-28"
 )
-WRONG_SUM = _of_trinomial(
+WRONG_SUM = error_in_part(
     "trinomial-pair-wrong-sum", _wrong_sum, "x^2+9x+18", "(x+2)(x+9)", "x^2+9"
 )
-WRONG_PRODUCT = _of_trinomial(
+WRONG_PRODUCT = error_in_part(
     "trinomial-pair-wrong-product", _wrong_product, "x^2+10x-24", "(x+4)(x+6)", "x^2+9"
 )
-LEAD_NOT_DIVIDED = _of_trinomial(
+LEAD_NOT_DIVIDED = error_in_part(
     "trinomial-lead-not-divided-back", _lead_not_divided, "2x^2+7x+3", "(x+6)(x+1)", "x^2+7x+6"
 )
-MISPLACED = _of_trinomial(
+MISPLACED = error_in_part(
     "trinomial-factors-misplaced", _misplaced, "3x^2+10x+8", "(3x+2)(x+4)", "x^2+7x+6"
 )
-LEAD_IN_BOTH = _of_trinomial(
+LEAD_IN_BOTH = error_in_part(
     "trinomial-lead-in-both-factors", _lead_in_both, "3x^2+11x+6", "(3x+2)(3x+3)", "x^2+7x+6"
 )
-MIDDLE_UNCHECKED = _of_trinomial(
+MIDDLE_UNCHECKED = error_in_part(
     "perfect-square-middle-unchecked", _middle_unchecked, "x^2+10x+9", "(x+3)^2", "x^2+10x+8"
 )
 

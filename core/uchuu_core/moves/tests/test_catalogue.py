@@ -1,5 +1,7 @@
 """Laws are true and errors false: decided by the kernel, which knows no moves."""
 
+import re
+
 import pytest
 
 from uchuu_core import check, problem_from
@@ -17,6 +19,7 @@ from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
 MOVES = (*LAWS, *ERRORS)
+_NUMBERS = re.compile(r"\b(?:[3-9]|\d\d+)\b")
 JUDGED = {error.key for error in ERRORS if error.effect is Effect.JUDGED}
 EXAMPLES = [
     pytest.param(move, example, id=f"{move.key}: {example.before}")
@@ -116,6 +119,10 @@ def test_the_wordings_example_shows_an_error_and_its_repair(key: str) -> None:
     assert wording.name
     assert wording.why
     assert wording.repair
+    spoken, shown = (
+        set(_NUMBERS.findall(text)) for text in (wording.repair, wording.example.before)
+    )
+    assert not spoken & shown, "a repair is told about every line: it quotes no example"
     numbers = COMPLEX if "i" in letters(right) else REAL
     if key in JUDGED:
         assert _judged_wrong(wording.example, key)
