@@ -13,7 +13,7 @@ from functools import lru_cache
 from uchuu_core import limits
 from uchuu_core.checking import slips
 from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
-from uchuu_core.checking.states import lawful_states
+from uchuu_core.checking.states import LawfulStates
 from uchuu_core.checking.tidy import tidied
 from uchuu_core.kernel.branches import branches
 from uchuu_core.kernel.points import NotRational
@@ -31,7 +31,7 @@ from uchuu_core.moves.errors import (
     solving,
     trinomials,
 )
-from uchuu_core.moves.move import Move, places
+from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
@@ -164,7 +164,7 @@ def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
     return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
-def _collect(found: list[Found], states: list[Line], target: Target) -> None:
+def _collect(found: list[Found], states: LawfulStates, target: Target) -> None:
     """Fill *found*: the errors first, slips where no error explains the line nearly."""
     for item in _searched(states, target, SEARCHED):
         found.append(item)
@@ -186,17 +186,17 @@ def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
         return []
     found: list[Found] = []
     with limits.within(limits.SEARCH_SECONDS):
-        states = lawful_states(before)
+        states = LawfulStates(before)
         with suppress(limits.OutOfTime):
             _collect(found, states, target)
-    return ranked(found, states[0], target)
+    return ranked(found, states.start, target)
 
 
-def _searched(states: list[Line], target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
-    start_shape = unordered(states[0])
+def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
+    start_shape = unordered(states.start)
     for steps, state in enumerate(states):
         hits = 0
-        parts = places(state)
+        parts = Places(state)
         for move in moves:
             if move.key in _LAST and steps and moves is SEARCHED:
                 continue
@@ -253,10 +253,10 @@ def directly_reproduced(before: Line, line: Line) -> Found | None:
 
 def _only_an_error(before: Line, target: Target) -> Found | None:
     start = without_brackets(before)
-    states = lawful_states(before)
+    states = LawfulStates(before)
     if any(unordered(state) == target.shape for state in states):
         return None
-    parts = places(start)
+    parts = Places(start)
     for move in SEARCHED:
         if move.key in _LAST or move.key in _NEVER_LUCK:
             continue

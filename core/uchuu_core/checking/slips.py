@@ -10,6 +10,7 @@ from typing import Any
 
 from flint import fmpq
 
+from uchuu_core.checking.states import LawfulStates
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, ring
 from uchuu_core.moves.conditions import numeral
@@ -43,14 +44,14 @@ def _numerals(line: Line) -> list[Expr]:
 
 
 def slips(
-    states: list[Line], line: Line, closeness: Closeness, found: Callable[..., Any]
+    states: LawfulStates, line: Line, closeness: Closeness, found: Callable[..., Any]
 ) -> Iterator[Any]:
     """Yield slips that lead from the states to *line*, as ``found(error, closeness, steps, wrong)``."""
     if is_rounded(states, line):
         yield found(answers.ROUNDED_TOO_EARLY.key, 1, 0, line)
         return
     written = _numerals(line)
-    had = set(_numerals(states[0]))
+    had = set(_numerals(states.start))
     new = [number for number in written if number not in had]
     for steps, state in enumerate(states):
         for candidate in _copied(state, had, new, line):
@@ -157,7 +158,7 @@ def _is_rounding(exact: fmpq, written: fmpq, places: int) -> bool:
     return bool(abs(exact - written) * 2 * 10**places <= 1)
 
 
-def is_rounded(states: list[Line], line: Line) -> bool:
+def is_rounded(states: LawfulStates, line: Line) -> bool:
     """Whether *line* is one of *states* with its values rounded to the decimals it shows."""
     places = [
         len(part.text.partition(".")[2])

@@ -9,7 +9,7 @@ from collections.abc import Iterator
 from uchuu_core import limits
 from uchuu_core.moves.laws import arithmetic, equations, expanding, signs
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Move, places
+from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree.build import ONE, terms_of, without_brackets
 from uchuu_core.tree.nodes import Line, Relation
 from uchuu_core.tree.shape import unordered
@@ -35,24 +35,39 @@ _ON_EQUATIONS: tuple[Move, ...] = (
 MOST_STATES = 30
 
 
-def lawful_states(line: Line, most: int = MOST_STATES) -> list[Line]:
-    """Return *line* and lawful forms of it, nearest first, at most *most*."""
-    start: Line = without_brackets(line)
-    found = [start]
-    seen = {repr(unordered(start))}
-    try:
-        for new in _next_to(found):
+class LawfulStates:
+    """A line and lawful forms of it, nearest first, at most ``most``; worked out as they are asked for."""
+
+    def __init__(self, line: Line, most: int = MOST_STATES) -> None:
+        self.start: Line = without_brackets(line)
+        self._found = [self.start]
+        self._more = self._next(most)
+
+    def __iter__(self) -> Iterator[Line]:
+        """Yield the states; ends early, without an error, when time is over."""
+        number = 0
+        while number < len(self._found) or self._grows():
+            yield self._found[number]
+            number += 1
+
+    def _grows(self) -> bool:
+        try:
+            return next(self._more, None) is not None
+        except limits.OutOfTime:
+            return False  # the states found so far are lawful
+
+    def _next(self, most: int) -> Iterator[Line]:
+        seen = {unordered(self.start)}
+        for new in _next_to(self._found):
             limits.check_time()
-            mark = repr(unordered(new))
+            mark = unordered(new)
             if mark in seen:
                 continue
             seen.add(mark)
-            found.append(new)
-            if len(found) >= most:
-                break
-    except limits.OutOfTime:
-        pass  # the states found so far are lawful
-    return found
+            self._found.append(new)
+            yield new
+            if len(self._found) >= most:
+                return
 
 
 def _every_term_divided(line: Relation) -> Iterator[Line]:
@@ -75,7 +90,7 @@ def _next_to(found: list[Line]) -> Iterator[Line]:
         if isinstance(line, Relation):
             yield from _every_term_divided(line)
         moves = (*_TIDYING, *_ON_EQUATIONS) if isinstance(line, Relation) else _TIDYING
-        parts = places(line)
+        parts = Places(line)
         for move in moves:
             for count, step in enumerate(move.apply_at(line, parts)):
                 if count >= 8:

@@ -6,21 +6,24 @@ A move yields *steps*; whether a step is true is the kernel's business, never th
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from enum import Enum
-from functools import lru_cache
+from functools import cached_property
 from typing import Literal
 
 from uchuu_core.moves.conditions import Condition, Nonzero
-from uchuu_core.moves.pattern import EMPTY, Rules, filled, matches, pattern, runs_in_sum
+from uchuu_core.moves.pattern import (
+    EMPTY,
+    Rules,
+    filled,
+    matches,
+    may_fit,
+    pattern,
+    runs_in_sum,
+)
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
-    Absolute,
     Expr,
     Line,
-    Power,
-    Product,
-    Quotient,
     Relation,
-    Root,
     Signed,
     Sum,
     Term,
@@ -40,7 +43,7 @@ class Effect(Enum):
     """Found by the judge from what the lines say; never applied."""
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Rewrite:
     """One pattern and what it becomes, in plain notation, with conditions on its variables.
 
@@ -51,6 +54,25 @@ class Rewrite:
     after: str
     conditions: tuple[Condition, ...] = ()
     units: str = ""
+
+    @cached_property
+    def wanted(self) -> Line:
+        """The tree that is looked for."""
+        return pattern(self.before)
+
+    @cached_property
+    def template(self) -> Line:
+        """The tree that it becomes."""
+        return pattern(self.after)
+
+    @cached_property
+    def rules(self) -> Rules:
+        """What is asked of the variables one by one."""
+        by_name: dict[str, tuple[Condition, ...]] = {}
+        for condition in self.conditions:
+            if len(condition.names) == 1:
+                by_name[condition.names[0]] = (*by_name.get(condition.names[0], ()), condition)
+        return Rules(frozenset(self.units), by_name)
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,13 +92,32 @@ class Step:
     owes: tuple[Expr, ...] = ()
 
 
-Places = list[tuple[Path, Expr]]
+Rewritten = tuple[Expr, tuple[Expr, ...]]
+"""What a part becomes, and what is owed to the kernel."""
+
+_KEPT_PARTS = 4096
+_parts: dict[Expr, dict["Move", list[Rewritten]]] = {}
+"""What each move makes of a part: neighbouring lines share most of their parts."""
+
+
+def _remembered(part: Expr) -> dict["Move", list[Rewritten]]:
+    if len(_parts) > _KEPT_PARTS:
+        _parts.clear()
+    return _parts.setdefault(part, {})
+
+
+class Places:
+    """Every part of a line with its path, the whole first, and what moves made of it before."""
+
+    def __init__(self, line: Line) -> None:
+        self.all = [(path, part, _remembered(part)) for path, part in _places(line)]
+
 
 Rewriter = Callable[[Line], Iterator[Line]]
 """Logic that a pattern cannot say: yields what a whole line, or a part of one, may become."""
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Move:
     """A law or an error.
 
@@ -107,25 +148,27 @@ class Move:
 
     def apply(self, line: Line) -> Iterator[Step]:
         """Yield every application to *line* (without redundant brackets), at every place."""
-        yield from self.apply_at(line, places(line))
+        yield from self.apply_at(line, Places(line))
 
     def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
-        """Do as ``apply``, with the ``places`` of *line* found before (many moves, one line)."""
+        """Do as ``apply``, with the ``Places`` of *line* found before (many moves, one line)."""
         if self.function is not None and self.whole_line:
             yield from (Step(result, ()) for result in self.function(line))
-        elif self.function is not None:
-            for path, part in parts:
-                for new in self.function(part):
-                    yield Step(_put(line, path, new), path)
         for rewrite in self.rewrites:
-            wanted = pattern(rewrite.before)
-            if isinstance(wanted, Relation):
-                yield from _on_equation(rewrite, wanted, line)
-                continue
-            fitting = _FITTING.get(type(wanted), ())
-            for path, part in parts:
-                if rewrite.units or isinstance(part, fitting):
-                    yield from _on_part(rewrite, wanted, line, path, part)
+            if isinstance(rewrite.wanted, Relation):
+                yield from _on_equation(rewrite, rewrite.wanted, line)
+        for path, part, known in parts.all:
+            if self not in known:
+                known[self] = list(self._on_part(part))
+            for new, owes in known[self]:
+                yield Step(_put(line, path, new), path, owes)
+
+    def _on_part(self, part: Expr) -> Iterator[Rewritten]:
+        if self.function is not None and not self.whole_line:
+            yield from ((new, ()) for new in self.function(part))  # type: ignore[misc]
+        for rewrite in self.rewrites:
+            if may_fit(rewrite.wanted, part, rewrite.rules):
+                yield from _rewritten(rewrite, part)
 
 
 def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
@@ -142,23 +185,6 @@ def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses
 def error_on_line(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
     """Do as ``error_in_part``, for a *function* that rewrites whole lines."""
     return replace(error_in_part(key, function, before, after, refuses), whole_line=True)
-
-
-_FITTING: dict[type, tuple[type, ...]] = {
-    Sum: (Sum,),
-    Product: (Product, Signed),
-    Quotient: (Quotient, Signed),
-    Power: (Power,),
-    Root: (Root,),
-    Absolute: (Absolute,),
-    Signed: (Signed,),
-}
-"""Kinds of part that a pattern of each kind can fit at all."""
-
-
-def places(line: Line) -> Places:
-    """Return every part of *line* with its path, the whole first."""
-    return list(_places(line))
 
 
 def _places(line: Line) -> Iterator[tuple[Path, Expr]]:
@@ -199,18 +225,8 @@ def _owed(rewrite: Rewrite, bound: dict[str, Expr]) -> tuple[Expr, ...] | None:
     return tuple(bound[c.name] for c in rewrite.conditions if isinstance(c, Nonzero))
 
 
-@lru_cache(maxsize=1024)
-def _rules(rewrite: Rewrite) -> Rules:
-    by_name: dict[str, tuple[Condition, ...]] = {}
-    for condition in rewrite.conditions:
-        if len(condition.names) == 1:
-            by_name[condition.names[0]] = (*by_name.get(condition.names[0], ()), condition)
-    return Rules(frozenset(rewrite.units), by_name)
-
-
-def _on_part(rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr) -> Iterator[Step]:
-    after = pattern(rewrite.after)
-    rules = _rules(rewrite)
+def _rewritten(rewrite: Rewrite, part: Expr) -> Iterator[Rewritten]:
+    wanted, after, rules = rewrite.wanted, rewrite.template, rewrite.rules
     if isinstance(wanted, Sum) and isinstance(part, Sum):
         for taken, found in runs_in_sum(wanted, part, rules):
             owes = _owed(rewrite, dict(found))
@@ -219,19 +235,18 @@ def _on_part(rewrite: Rewrite, wanted: Line, line: Line, path: Path, part: Expr)
             new = filled(after, found)
             terms = [t for n, t in enumerate(part.terms) if n not in taken]
             terms[taken[0] : taken[0]] = _as_terms(new)  # type: ignore[arg-type]
-            yield Step(_put(line, path, build.total(terms)), path, owes)
+            yield build.total(terms), owes
         return
     for found in matches(wanted, part, EMPTY, rules):
         owes = _owed(rewrite, dict(found))
         if owes is not None:
-            yield Step(_put(line, path, filled(after, found)), path, owes)
+            yield filled(after, found), owes  # type: ignore[misc]
 
 
 def _on_equation(rewrite: Rewrite, wanted: Relation, line: Line) -> Iterator[Step]:
     if not (isinstance(line, Relation) and line.sign == "="):
         return
-    after = pattern(rewrite.after)
-    rules = _rules(rewrite)
+    after, rules = rewrite.template, rewrite.rules
     for turned in (False, True):
         sides = Relation(line.right, "=", line.left) if turned else line
         for found in matches(wanted, sides, EMPTY, rules):

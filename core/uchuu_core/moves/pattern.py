@@ -63,45 +63,72 @@ def pattern(text: str) -> Line:
 
 def matches(wanted: Line, node: Line, bound: Bindings, rules: Rules) -> Iterator[Bindings]:
     """Yield every way in which *node* as a whole fits *wanted*, extending *bound*."""
+    if type(wanted) is Symbol:
+        yield from _variable(wanted.name, node, bound, rules)
+    elif type(wanted) is Product:
+        yield from _product(wanted, node, bound, rules)
+    elif may_fit(wanted, node, rules):
+        yield from _whole(wanted, node, bound, rules)
+
+
+def _variable(name: str, node: Line, bound: Bindings, rules: Rules) -> Iterator[Bindings]:
+    if name in bound:
+        if bound[name] == node:
+            yield bound
+    elif not isinstance(node, Relation) and rules.allow(name, node):
+        yield {**bound, name: node}  # type: ignore[dict-item]
+
+
+def _product(wanted: Product, node: Line, bound: Bindings, rules: Rules) -> Iterator[Bindings]:
+    match node:
+        case Product():
+            yield from _parts(wanted.factors, node.factors, bound, rules)
+        case Signed("-", Product() as body):
+            yield from _parts(wanted.factors, _negated_first(body).factors, bound, rules)
+        case _ if len(wanted.factors) == 2 and _has_unit(wanted, rules) and _may_be_unit(node):
+            first, other = wanted.factors
+            for found in matches(first, build.ONE, bound, rules):
+                yield from matches(other, node, found, rules)
+
+
+def _whole(wanted: Line, node: Line, bound: Bindings, rules: Rules) -> Iterator[Bindings]:
+    """Match two parts of the same kind, no variable and no product."""
     match wanted, node:
-        case Symbol(name), _:
-            if name in bound:
-                if bound[name] == node:
-                    yield bound
-            elif not isinstance(node, Relation) and rules.allow(name, node):
-                yield {**bound, name: node}  # type: ignore[dict-item]
         case Number(), Number():
             if wanted.value == node.value:
                 yield bound
-        case Product(), Product():
-            yield from _parts(wanted.factors, node.factors, bound, rules)
-        case Product(), Signed("-", Product() as body):
-            yield from matches(wanted, _negated_first(body), bound, rules)
         case Quotient(), Signed("-", Quotient(above, below, mark)):
-            yield from matches(wanted, Quotient(build.negative(above), below, mark), bound, rules)
-        case Product((Symbol(name), other), _), _ if name in rules.units and _may_be_unit(node):
-            for found in matches(Symbol(name), build.ONE, bound, rules):
-                yield from matches(other, node, found, rules)
+            yield from _whole(wanted, Quotient(build.negative(above), below, mark), bound, rules)
         case Sum(), Sum():
             yield from _terms(wanted.terms, node.terms, bound, rules)
         case Signed("-", inner), Signed("-", body):
             yield from matches(inner, body, bound, rules)
         case Quotient(top, bottom, mark), Quotient(above, below, written):
             if mark == "/" or mark == written:
-                for found in matches(top, above, bound, rules):
-                    yield from matches(bottom, below, found, rules)
+                yield from _in_turn([(top, above), (bottom, below)], bound, rules)
         case Power(base, exponent), Power(below, above):
-            for found in matches(base, below, bound, rules):
-                yield from matches(exponent, above, found, rules)
+            yield from _in_turn([(base, below), (exponent, above)], bound, rules)
         case Root(index, inner), Root(other_index, body) if index == other_index:
             yield from matches(inner, body, bound, rules)
         case Absolute(inner), Absolute(body):
             yield from matches(inner, body, bound, rules)
         case Relation(left, "=", right), Relation(first, "=", second):
-            for found in matches(left, first, bound, rules):
-                yield from matches(right, second, found, rules)
-        case _:
-            return
+            yield from _in_turn([(left, first), (right, second)], bound, rules)
+
+
+def may_fit(wanted: Line, node: Line, rules: Rules) -> bool:
+    """Return whether *node* is of a kind that fits *wanted* at all: a quick look before ``matches``."""
+    kind, found = type(wanted), type(node)
+    if kind is found or kind is Symbol:
+        return True
+    if found is Signed:
+        return kind is Product or kind is Quotient
+    return kind is Product and _has_unit(wanted, rules) and _may_be_unit(node)
+
+
+def _has_unit(wanted: Line, rules: Rules) -> bool:
+    first = wanted.factors[0] if isinstance(wanted, Product) else None
+    return isinstance(first, Symbol) and first.name in rules.units
 
 
 def _may_be_unit(node: Line) -> bool:
@@ -112,18 +139,31 @@ def _negated_first(node: Product) -> Product:
     return Product((build.negative(node.factors[0]), *node.factors[1:]), node.joins)
 
 
-def _splits(parts: int, slots: int) -> Iterator[tuple[tuple[int, ...], ...]]:
-    """Yield the ways to deal *parts* (by number) to *slots*, none left empty."""
+@lru_cache(maxsize=512)
+def _splits(parts: int, takes_several: tuple[bool, ...]) -> tuple[tuple[tuple[int, ...], ...], ...]:
+    """Return the ways to deal *parts* (by number) to slots, none left empty.
+
+    ``takes_several`` says of each slot whether it may get more than one.
+    """
+    slots = len(takes_several)
     if parts < slots:
-        return
+        return ()
+    found: list[tuple[tuple[int, ...], ...]] = []
     if parts > _MOST_PARTS:
         for cut in range(1, parts) if slots == 2 else ():
-            yield tuple(range(cut)), tuple(range(cut, parts))
-            yield tuple(range(cut, parts)), tuple(range(cut))
-        return
-    for dealt in choices(range(slots), repeat=parts):
-        if len(set(dealt)) == slots:
-            yield tuple(tuple(n for n, s in enumerate(dealt) if s == slot) for slot in range(slots))
+            near, far = tuple(range(cut)), tuple(range(cut, parts))
+            found += [(near, far), (far, near)]
+    else:
+        for dealt in choices(range(slots), repeat=parts):
+            if len(set(dealt)) == slots:
+                found.append(
+                    tuple(tuple(n for n, s in enumerate(dealt) if s == k) for k in range(slots))
+                )
+    return tuple(
+        split
+        for split in found
+        if all(len(taken) == 1 or many for taken, many in zip(split, takes_several, strict=True))
+    )
 
 
 def _takes_several(wanted: Expr) -> bool:
@@ -136,12 +176,7 @@ def _parts(
     bound: Bindings,
     rules: Rules,
 ) -> Iterator[Bindings]:
-    for split in _splits(len(factors), len(wanted)):
-        if any(
-            len(taken) > 1 and not _takes_several(slot)
-            for taken, slot in zip(split, wanted, strict=True)
-        ):
-            continue
+    for split in _splits(len(factors), tuple(_takes_several(slot) for slot in wanted)):
         groups = [build.product(factors[n] for n in taken) for taken in split]
         yield from _in_turn(list(zip(wanted, groups, strict=True)), bound, rules)
 
@@ -149,12 +184,7 @@ def _parts(
 def _terms(
     wanted: tuple[Term, ...], terms: tuple[Term, ...], bound: Bindings, rules: Rules
 ) -> Iterator[Bindings]:
-    for split in _splits(len(terms), len(wanted)):
-        if any(
-            len(taken) > 1 and not _takes_several(slot.body)
-            for taken, slot in zip(split, wanted, strict=True)
-        ):
-            continue
+    for split in _splits(len(terms), tuple(_takes_several(slot.body) for slot in wanted)):
         if any(_hides_sign(s, [terms[n] for n in t]) for s, t in zip(wanted, split, strict=True)):
             continue
         pairs: list[tuple[Expr, Expr]] = []
@@ -180,39 +210,67 @@ def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, rules: Rules) -> I
     if not pairs:
         yield bound
         return
+    if not all(may_fit(wanted, node, rules) for wanted, node in pairs):
+        return
     (wanted, node), *rest = pairs
     for found in matches(wanted, node, bound, rules):
         yield from _in_turn(rest, found, rules)
 
 
-def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[tuple[tuple[int, ...], Bindings]]:
+Taken = tuple[int, ...]
+_Fit = tuple[Taken, Bindings]
+
+
+def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[_Fit]:
     """Yield matches of *wanted* with some terms of *node*: the terms taken, and the bindings.
 
     A variable takes up to three neighbours; everything else one term.
     """
-    yield from _runs(list(wanted.terms), node, frozenset(), EMPTY, rules)
+    slots = sorted(wanted.terms, key=lambda slot: _takes_several(slot.body))
+    fits: list[list[_Fit]] = []
+    for slot in slots:
+        found = list(_fits(slot, node, rules))
+        if not found:
+            return
+        fits.append(found)
+    yield from _joined(fits, (), EMPTY)
 
 
-def _runs(
-    slots: list[Term], node: Sum, used: frozenset[int], bound: Bindings, rules: Rules
-) -> Iterator[tuple[tuple[int, ...], Bindings]]:
+def _fits(slot: Term, node: Sum, rules: Rules) -> Iterator[_Fit]:
+    """Yield the terms of *node* that *slot* alone fits, with what they bind."""
     limits.check_time()
-    if not slots:
+    several = _takes_several(slot.body)
+    for start, first in enumerate(node.terms):
+        if _hides_sign(slot, [first]) or not (several or _may_be_term(slot, first, rules)):
+            continue
+        for length in range(1, 4 if several else 2):
+            if start + length > len(node.terms):
+                break
+            group = _signed_group(slot, list(node.terms[start : start + length]))
+            taken = tuple(range(start, start + length))
+            for found in matches(slot.body, group, EMPTY, rules):
+                yield taken, found
+
+
+def _may_be_term(slot: Term, term: Term, rules: Rules) -> bool:
+    """Whether *term* is of a kind that fits *slot*, whatever its sign."""
+    body = slot.body.body if isinstance(slot.body, Signed) else slot.body
+    return isinstance(body, Number) or may_fit(body, term.body, rules)
+
+
+def _joined(fits: list[list[_Fit]], used: Taken, bound: Bindings) -> Iterator[_Fit]:
+    """Yield the choices of one fit a slot whose terms are different and whose bindings agree."""
+    limits.check_time()
+    if not fits:
         yield tuple(sorted(used)), bound
         return
-    slot, *rest = slots
-    longest = 3 if _takes_several(slot.body) else 1
-    for start in range(len(node.terms)):
-        for length in range(1, longest + 1):
-            taken = frozenset(range(start, start + length))
-            if start + length > len(node.terms) or taken & used:
-                break
-            listed = [node.terms[n] for n in sorted(taken)]
-            if _hides_sign(slot, listed):
-                continue
-            group = _signed_group(slot, listed)
-            for found in matches(slot.body, group, bound, rules):
-                yield from _runs(rest, node, used | taken, found, rules)
+    for taken, found in fits[0]:
+        if not any(n in used for n in taken) and _agree(found, bound):
+            yield from _joined(fits[1:], (*used, *taken), {**bound, **found})
+
+
+def _agree(one: Bindings, other: Bindings) -> bool:
+    return all(other.get(name, node) == node for name, node in one.items())
 
 
 def filled(template: Line, bound: Bindings) -> Line:

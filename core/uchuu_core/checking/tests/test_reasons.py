@@ -6,7 +6,7 @@ import pytest
 
 from uchuu_core import check, limits, problem_from
 from uchuu_core.checking.fingerprint import NoPrint, print_of
-from uchuu_core.checking.states import lawful_states
+from uchuu_core.checking.states import LawfulStates
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.notation import plain, read
 from uchuu_core.tree.shape import unordered
@@ -86,7 +86,7 @@ def test_right_by_luck_has_a_doubt_and_no_law(task: str, given: str, line: str) 
 def test_lawful_states_are_lawful_and_start_with_the_line_itself() -> None:
     line = read("18 - 3*(7 - 2)^2 + 4/2")
 
-    states = lawful_states(line)
+    states = list(LawfulStates(line))
 
     assert unordered(states[0]) == unordered(line)
     assert len(states) > 5
