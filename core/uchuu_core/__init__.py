@@ -1,13 +1,17 @@
 """The algebra of Uchuu: reading, judging, explaining and working lines of school algebra.
 
 Nothing here knows of a database, a network or a screen. The operations of the contract that are
-built are ``check``, ``work``, ``inspect`` and ``study``, and two more, ``nudge`` and ``compare``; each takes a
-``Problem`` and returns a record.
+built are ``check``, ``work``, ``inspect``, ``study`` and ``forks``; further ones are ``nudge``, ``compare``,
+``choices``, ``find_the_mistake``, ``fork_path``, ``screen`` and, for a teacher's own errors, ``examine``.
+Each takes a ``Problem`` and returns a record.
 """
 
+from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
-from uchuu_core.contract import Problem, problem_from
+from uchuu_core.contract import OwnError, Problem, own_errors_from, problem_from
 from uchuu_core.failures import Failure
+from uchuu_core.forking.forks import forks
+from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
 from uchuu_core.working.comparison import compare
@@ -15,12 +19,20 @@ from uchuu_core.working.problem import study, work
 
 __all__ = [
     "Failure",
+    "OwnError",
     "Problem",
     "check",
+    "choices",
     "compare",
+    "examine",
+    "find_the_mistake",
+    "fork_path",
+    "forks",
     "inspect",
     "nudge",
+    "own_errors_from",
     "problem_from",
+    "screen",
     "study",
     "work",
 ]

@@ -9,11 +9,12 @@ import sys
 from collections.abc import Callable
 from typing import Any
 
-from uchuu_core import Problem, check, inspect, nudge, problem_from, study, work
+from uchuu_core import Problem, check, forks, inspect, nudge, problem_from, study, work
 from uchuu_core.failures import BadRequest, Failure
 
 OPERATIONS: dict[str, Callable[[Problem], dict[str, Any]]] = {
     "check": check,
+    "forks": forks,
     "inspect": inspect,
     "nudge": nudge,
     "study": study,

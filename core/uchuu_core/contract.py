@@ -31,10 +31,27 @@ class House:
 
 
 @dataclass(frozen=True, slots=True)
+class OwnError:
+    """An error that a teacher added: a wrong rewrite in plain notation, every letter a variable.
+
+    ``when``: conditions on the variables, as sentences (see ``moves.own``). ``id`` begins with
+    “own-”; it is nobody else's business.
+    """
+
+    id: str
+    name: str
+    before: str
+    after: str
+    when: tuple[str, ...] = ()
+    says: str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class Problem:
     """One problem, as in the contract; ``lines`` only for ``check``.
 
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
+    ``own``: the teacher's own errors. ``seed``: for what is chosen at random.
     """
 
     task: Task
@@ -46,6 +63,8 @@ class Problem:
     house: House = House()
     lines: tuple[str, ...] = ()
     explains: bool = True
+    own: tuple[OwnError, ...] = ()
+    seed: int = 0
 
 
 @dataclass(slots=True)
@@ -101,7 +120,41 @@ def problem_from(record: dict[str, Any]) -> Problem:
         _house(record.get("house")),
         tuple(lines),
         record.get("explains") is not False,
+        own_errors_from(record.get("own") or []),
+        _seed(record.get("seed", 0)),
     )
+
+
+def own_errors_from(records: Any) -> tuple[OwnError, ...]:
+    """Return the teacher's own errors that JSON records describe.
+
+    Raises:
+        BadRequest: a field is missing or of the wrong type.
+        TooLarge: more than ``limits.OWN_ERRORS``.
+    """
+    if not isinstance(records, list) or not all(isinstance(item, dict) for item in records):
+        raise BadRequest("“own” should be a list of objects.")
+    if len(records) > limits.OWN_ERRORS:
+        raise TooLarge(f"At most {limits.OWN_ERRORS} own errors are used at once.")
+    found = []
+    for item in records:
+        texts = [item.get(name, "") for name in ("id", "name", "before", "after", "says")]
+        when = item.get("when") or []
+        if not all(isinstance(text, str) for text in texts):
+            raise BadRequest("An own error has the texts id, name, before, after and says.")
+        if not isinstance(when, list) or not all(isinstance(text, str) for text in when):
+            raise BadRequest("“when” should be a list of sentences.")
+        if not texts[0].startswith("own-"):
+            raise BadRequest("The id of an own error begins with “own-”.")
+        key, name, before, after, says = texts
+        found.append(OwnError(key, name, before, after, tuple(when), says))
+    return tuple(found)
+
+
+def _seed(value: Any) -> int:
+    if isinstance(value, bool) or not isinstance(value, int):
+        raise BadRequest("“seed” should be a whole number.")
+    return value
 
 
 def _house(record: Any) -> House:

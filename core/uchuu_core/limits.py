@@ -16,6 +16,7 @@ EXPONENT = 200
 ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200
+OWN_ERRORS = 40
 EXPLAINING_SECONDS = 1.2
 """Wall time after which a paper's further lines get verdicts only; asked again, it goes on."""
 SEARCH_SECONDS = 0.6

@@ -34,6 +34,15 @@ class Context:
         return Posed(self.given, self.unknown, self.numbers)
 
     @property
+    def problem_in_its_letter(self) -> Problem:
+        """The problem with its unknown named, so that other lines are read with the same one."""
+        return replace(self.problem, variable=self.unknown or None)
+
+    def problem_with(self, lines: list[str]) -> Problem:
+        """Return the problem with *lines* as what was written."""
+        return replace(self.problem, lines=tuple(lines))
+
+    @property
     def is_equation(self) -> bool:
         """Whether the lines are equations to be solved."""
         return self.problem.task == "solve"

@@ -61,7 +61,7 @@ _LAST = {
     copying.TERM_LOST.key: 2,
 }
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
-_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key} | {
+_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key, factoring.GCF_NEGATIVE_SIGN.key} | {
     move.key for move in trinomials.ERRORS if move.key.startswith("trinomial-")
 }
 """Errors that are a way of ending: nothing else is done on their line."""
@@ -164,9 +164,11 @@ def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
     return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
-def _collect(found: list[Found], states: LawfulStates, target: Target) -> None:
+def _collect(
+    found: list[Found], states: LawfulStates, target: Target, moves: tuple[Move, ...]
+) -> None:
     """Fill *found*: the errors first, slips where no error explains the line nearly."""
-    for item in _searched(states, target, SEARCHED):
+    for item in _searched(states, target, moves):
         found.append(item)
     near = [f for f in found if f.closeness < 2]
     if near:
@@ -178,8 +180,11 @@ def _collect(found: list[Found], states: LawfulStates, target: Target) -> None:
 
 
 @lru_cache(maxsize=2048)  # a paper is judged again with every key; only its last line is new
-def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
-    """Return every error that leads from *before* to *line*, best first; empty when none does."""
+def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) -> list[Found]:
+    """Return every error that leads from *before* to *line*, best first; empty when none does.
+
+    ``own``: errors that the teacher added.
+    """
     try:
         target = Target(line)
     except NoPrint:
@@ -188,7 +193,7 @@ def errors_that_reproduce(before: Line, line: Line) -> list[Found]:
     with limits.within(limits.SEARCH_SECONDS):
         states = LawfulStates(before)
         with suppress(limits.OutOfTime):
-            _collect(found, states, target)
+            _collect(found, states, target, (*own, *SEARCHED))
     return ranked(found, states.start, target)
 
 
@@ -198,7 +203,7 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
         hits = 0
         parts = Places(state)
         for move in moves:
-            if move.key in _LAST and steps and moves is SEARCHED:
+            if move.key in _LAST and steps and moves is not _PEN:
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
@@ -237,7 +242,7 @@ _NEVER_LUCK = {move.key for topic in _TOPICS for move in topic.ERRORS} - _MAY_BE
 
 
 @lru_cache(maxsize=2048)
-def directly_reproduced(before: Line, line: Line) -> Found | None:
+def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) -> Found | None:
     """Return an error that gives exactly this writing from *before*, as no lawful form does.
 
     Used for a line that is right in value: right by luck (the contract's ``doubt``).
@@ -247,17 +252,17 @@ def directly_reproduced(before: Line, line: Line) -> Found | None:
     except NoPrint:
         return None
     with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
-        return _only_an_error(before, target)
+        return _only_an_error(before, target, (*own, *SEARCHED))
     return None
 
 
-def _only_an_error(before: Line, target: Target) -> Found | None:
+def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Found | None:
     start = without_brackets(before)
     states = LawfulStates(before)
     if any(unordered(state) == target.shape for state in states):
         return None
     parts = Places(start)
-    for move in SEARCHED:
+    for move in moves:
         if move.key in _LAST or move.key in _NEVER_LUCK:
             continue
         for step in move.apply_at(start, parts):
@@ -281,6 +286,8 @@ _PREFERRED = {
     ("radical-square-skips-coefficient", "exponent-power-skips-factor"),
     ("sign-power-parity", "sign-product-rule"),
     ("radical-number-joined-to-root", "order-add-before-multiply"),
+    ("radical-number-joined-to-root", "like-unlike-terms-joined"),
+    ("cancel-factor-of-one-term", "order-fraction-bar-ungrouped"),
     ("ratexpr-divided-termwise", "sum-squares-factored"),
     ("cancelled-top-vanishes", "ratexpr-divided-termwise"),
     ("diff-squares-coefficient-not-rooted", "order-multiply-before-power"),
@@ -298,9 +305,14 @@ _PREFERRED = {
 _EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)
 
 
+_ORDER = {move.key: number for number, move in enumerate(ERRORS)}
+
+
 def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
     last = _LAST.get(found.error, 0) or (3 if found.error in slips.KEYS else 0)
     rank = 1 if last else 0
+    if found.error == copying.SIGN_CHANGED.key and found.closeness == found.steps == 0:
+        rank = 0  # the very line, but for a sign: nothing acted on it
     if found.error == copying.NUMBER_CHANGED.key:
         last, rank = 1, 1 if found.steps == 0 else 2  # acted on: a slip explains it better
     general = 0
@@ -308,13 +320,14 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
         general = 1
     if found.error == "sign-unlike-magnitudes-added" and not _leads_negative(before):
         general = 1 if not letters(before) else 0
-    order = [move.key for move in ERRORS].index(found.error)
+    order = _ORDER.get(found.error, -1)  # the teacher's own come first
     on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
     return (
         rank,
         found.closeness // 2,
         found.steps,
         found.closeness,
+        1 if last else 0,
         general,
         on_sides,
         last,

@@ -11,8 +11,10 @@ from uchuu_core.checking.chains import misused_equals
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.domain_lines import states_domain
+from uchuu_core.checking.follow_through import follow_through
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks
+from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.reasons import GENERAL, reason_for
 from uchuu_core.checking.right_line import right_line
 from uchuu_core.checking.state_errors import state_error
@@ -24,7 +26,7 @@ from uchuu_core.checking.steps import (
     solutions_or_none,
 )
 from uchuu_core.checking.worked_reasons import reason_by_method
-from uchuu_core.contract import LineError, Problem
+from uchuu_core.contract import LineError, OwnError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
@@ -33,7 +35,6 @@ from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_form
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.errors import answers
 from uchuu_core.notation import latex, plain, read, shown
 from uchuu_core.tree.nodes import Feature, Line, Outcome, Relation
@@ -96,7 +97,7 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["unmet_at"] = [plain(item.part) for item in parts]
                 which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
                 stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
-                record["error"] = _as_dict(_worded(stop, None, None, []))
+                record["error"] = _as_dict(_worded(stop, None, None, [], ()))
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
     states = [s for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
@@ -105,6 +106,7 @@ def check(problem: Problem) -> dict[str, Any]:
         "lines": records,
         "first_wrong": first_wrong,
         "error": error,
+        "follow_through": follow_through(states, context),
         "answer": _answer(answer, states[-1].judgement if states else None, context),
         "checks": _checks(answer, _rejected(steps), context),
         "unexplained": not is_explained,
@@ -127,7 +129,7 @@ def _record(text: str, line: Line, judgement: Judgement, context: Context) -> di
         ("check_line", judgement.is_aside),
         ("feature", isinstance(line, Feature)),
         ("note", misused_equals(line, context.unknown)),
-        ("counter", judgement.counter and _shown(judgement.counter, line)),
+        ("counter", counter_text(judgement.counter, line)),
     ):
         if value:
             record[key] = value
@@ -135,10 +137,11 @@ def _record(text: str, line: Line, judgement: Judgement, context: Context) -> di
 
 
 def _explain(record: dict[str, Any], before: Line, line: Line, context: Context) -> None:
-    doubt = directly_reproduced(before, line)
+    own = context.problem.own
+    doubt = directly_reproduced(before, line, moves_of(own))
     if doubt is not None:
         record["doubt"] = doubt.error
-        record["doubt_name"] = wordings()[doubt.error].name
+        record["doubt_name"] = wording_of(doubt.error, own).name
         return
     task = context.problem.task
     reason = None
@@ -231,21 +234,23 @@ def _named_error(
 ) -> LineError | None:
     if judgement.is_aside:
         return None
-    counter = _shown(judgement.counter, line) if judgement.counter else None
+    counter = counter_text(judgement.counter, line)
     state = state_error(before, line, judgement, context)
-    task, unknown = context.problem.task, context.unknown
+    task, unknown, own = context.problem.task, context.unknown, context.problem.own
     if state is not None:
-        return _worded(state, right_line(before, None, task, unknown), counter, [])
-    found = errors_that_reproduce(before, line)
+        return _worded(state, right_line(before, None, task, unknown), counter, [], own)
+    found = errors_that_reproduce(before, line, moves_of(own))
     if not found:
         return None
     instead = right_line(before, found[0], task, unknown)
     also = [item.error for item in found[1:4] if item.error != found[0].error]
-    return _worded(found[0].error, instead, counter, also)
+    return _worded(found[0].error, instead, counter, also, own)
 
 
-def _worded(key: str, instead: Line | None, counter: str | None, also: list[str]) -> LineError:
-    wording = wordings()[key]
+def _worded(
+    key: str, instead: Line | None, counter: str | None, also: list[str], own: tuple[OwnError, ...]
+) -> LineError:
+    wording = wording_of(key, own)
     return LineError(key, wording.name, wording.repair, instead, counter, also)
 
 
@@ -261,8 +266,10 @@ def _as_dict(error: LineError) -> dict[str, Any]:
     }
 
 
-def _shown(counter: Counter, line: Line) -> str:
-    """Write a counter-example as a sentence with numbers."""
+def counter_text(counter: Counter | None, line: Line) -> str | None:
+    """Write a counter-example to *line* as a sentence with numbers."""
+    if counter is None:
+        return None
     point = ", ".join(f"{name} = {value}" for name, value in counter.point)
     if point and is_statement(line):
         return f"{point} fits the line before; here {counter.left} is not {counter.right}."

@@ -16,6 +16,7 @@ from uchuu_core.moves.errors import answers, equations
 from uchuu_core.moves.errors import found_otherwise as errors
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
+    AllExcept,
     Coordinates,
     Either,
     Expr,
@@ -104,10 +105,13 @@ def _extraneous(context: Context, judgement: Judgement) -> str:
 
 
 def _domain_error(line: Line, context: Context) -> str | None:
-    options = line.options if isinstance(line, Either) else (line,)
-    if not all(isinstance(option, Relation) and option.sign == "!=" for option in options):
-        return None
-    stated = {number_of(option.right) for option in options if isinstance(option, Relation)}
+    if isinstance(line, AllExcept):
+        stated = {number_of(member) for member in line.members}
+    else:
+        options = line.options if isinstance(line, Either) else (line,)
+        if not all(isinstance(option, Relation) and option.sign == "!=" for option in options):
+            return None
+        stated = {number_of(option.right) for option in options if isinstance(option, Relation)}
     given = without_brackets(context.given)
     wanted = _gaps(given, context.unknown)
     negated = {_negative(point) for point in stated}

@@ -61,7 +61,7 @@ def _own_term_vanishes(part: Line) -> Iterator[Line]:
         return
     found = [_monomial(term.body) for term in part.terms]
     for place, each in enumerate(found):
-        if each is None:
+        if each is None or each[0] == 0:
             continue
         number, x, power = each
         others: list[Term] = []
@@ -339,7 +339,7 @@ BRACKETS_DIFFER = Move(
         Rewrite("a*(x+b) - c*(x-b)", "(a-c)*(x+b)", (NotNumeral("x"),)),
         Rewrite("a*(x-b) - c*(x+b)", "(a-c)*(x-b)", (NotNumeral("x"),)),
         Rewrite("a*(x-b) + c*(x+b)", "(a+c)*(x-b)", (NotNumeral("x"),)),
-        Rewrite("a*b + c*b", "(a+c)*b^2", (NotNumeral("b"),)),
+        Rewrite("a*b + c*b", "(a+c)*b^2", (NotNumeral("b"), Bracketed("b"))),
     ),
     distorts="common-factor",
     examples=(Example("x(x+4)+2(x-4)", "(x+2)(x+4)"),),

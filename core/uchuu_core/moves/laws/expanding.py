@@ -34,11 +34,10 @@ def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
         case Product(factors, _):
             number, others = Fraction(1), []
             for factor in factors:
-                value = numeral(factor)
-                if value is None:
-                    others.append(factor)
-                else:
-                    number *= value
+                value, rest = coefficient_and_rest(factor)
+                number *= value
+                if rest != build.ONE:
+                    others.append(rest)
             return number, build.product(others)
         case Quotient(top, bottom, _) if below := numeral(bottom):
             number, rest = coefficient_and_rest(top)

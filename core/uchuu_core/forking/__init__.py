@@ -1,0 +1,1 @@
+"""Where students leave the line: forks, choices from them, planted mistakes, what an exercise reveals."""

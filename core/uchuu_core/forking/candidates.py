@@ -1,0 +1,125 @@
+"""Wrong lines that an example invites: every error at every line, as it would be written."""
+
+from collections.abc import Iterator
+from contextlib import suppress
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Any
+
+from uchuu_core import limits
+from uchuu_core.checking.diagnosis import SEARCHED
+from uchuu_core.checking.tidy import tidied
+from uchuu_core.forking.due import is_due
+from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.errors import copying, equations
+from uchuu_core.moves.move import Move, Places
+from uchuu_core.tree import build
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Line, Number, Quotient, Signed, Sum
+from uchuu_core.tree.paths import letters, part_at, rebuild
+from uchuu_core.tree.paths import parts as parts_of
+from uchuu_core.tree.shape import unordered
+
+NOT_INVITED = frozenset({error.key for error in copying.ERRORS} | {equations.EQUALS_ZERO_LOST.key})
+"""Slips of the pen: any line may suffer them, none invites them."""
+
+
+@dataclass(frozen=True, slots=True)
+class State:
+    """A line of the example, what is written next (None at the end), and the laws that lead there.
+
+    ``number`` counts the lines before it (the given is 0); ``laws`` is empty where they are not known.
+    """
+
+    number: int
+    line: Line
+    following: Line | None
+    laws: frozenset[str] = frozenset()
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A wrong line in the place of the line after number ``after`` (0: after the given).
+
+    ``spot`` is equal for the same error at the same part, on whichever line it stands.
+    """
+
+    after: int
+    error: str
+    before: Line
+    wrong: Line
+    spot: Any
+
+
+def candidates(states: list[State], own: tuple[Move, ...] = ()) -> list[Candidate]:
+    """Return what errors make of *states*, in the lines where the part is dealt with.
+
+    There a student leaves: a part that the next line still has invites nothing yet.
+    """
+    found: dict[Any, Candidate] = {}
+    for state in states:
+        with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+            for candidate in _at(state, (*own, *SEARCHED)):
+                found[candidate.spot] = candidate
+    return sorted(found.values(), key=lambda candidate: candidate.after)
+
+
+def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
+    start = without_brackets(state.line)
+    shape, parts = unordered(start), Places(start)
+    staying = _forms(state.following) if state.following is not None else frozenset()
+    for move in moves:
+        if move.key in NOT_INVITED or not is_due(move.key, state.laws):
+            continue
+        seen: set[Any] = set()
+        for step in move.apply_at(start, parts):
+            part = unordered(start if move.whole_line else _part(start, step.at))
+            if part in staying:
+                continue
+            wrong = as_written(step.result, start)
+            form = unordered(wrong)
+            if form in (shape, *seen):
+                continue
+            seen.add(form)
+            yield Candidate(state.number, move.key, start, wrong, (move.key, part, len(seen)))
+
+
+def _forms(line: Line) -> frozenset[Any]:
+    return frozenset(unordered(part) for part in parts_of(without_brackets(line)))
+
+
+def _part(line: Line, path: tuple[int, ...]) -> Line:
+    """Return the part at *path*; a path ending in −1 means the term with its sign."""
+    return part_at(line, path[:-1] if path and path[-1] == -1 else path) or line
+
+
+def as_written(wrong: Line, before: Line) -> Line:
+    """Return *wrong* as a student writes it: sums of numbers that the error made are worked out."""
+    had = set(parts_of(before))
+
+    def change(part: Any) -> Any:
+        if part in had or letters(part):
+            return _minus_in_front(part)
+        if isinstance(part, Sum) and all(isinstance(term.body, Number) for term in part.terms):
+            value = numeral_of(part)
+            return part if value is None else build.number(value)
+        return part
+
+    return tidied(rebuild(wrong, change))
+
+
+def numeral_of(node: Sum) -> Fraction | None:
+    """Return the value of a sum of plain numbers, None where ± stands."""
+    total = Fraction(0)
+    for term in node.terms:
+        value = numeral(term.body)
+        if value is None or term.sign == "+-":
+            return None
+        total += value if term.sign == "+" else -value
+    return total
+
+
+def _minus_in_front(part: Any) -> Any:
+    if isinstance(part, Quotient) and isinstance(part.numerator, Signed):
+        return build.negative(Quotient(part.numerator.body, part.denominator, part.mark))
+    return part

@@ -1,0 +1,301 @@
+"""The ``forks`` operation of the contract: where students leave, and where each fork would end."""
+
+from collections.abc import Iterator
+from contextlib import suppress
+from dataclasses import dataclass, replace
+from typing import Any
+
+from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
+from uchuu_core.checking.judgement import Judgement, is_statement
+from uchuu_core.checking.line import judged
+from uchuu_core.checking.own_errors import moves_of, wording_of
+from uchuu_core.checking.paper import counter_text
+from uchuu_core.checking.state_errors import state_error
+from uchuu_core.checking.steps import Step, judged_steps, solutions_or_none
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure, OutOfScope
+from uchuu_core.forking.candidates import Candidate, State, candidates
+from uchuu_core.forking.stated import kept_candidates, stated
+from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.finished import unmet_forms
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.written import described
+from uchuu_core.methods.catalogue import applicable, chosen
+from uchuu_core.methods.method import Method, at_density
+from uchuu_core.moves.commonness import commonness
+from uchuu_core.moves.errors import found_otherwise
+from uchuu_core.notation import plain, read, shown
+from uchuu_core.tree.nodes import Feature, Line, Outcome
+from uchuu_core.tree.shape import unordered
+from uchuu_core.working.lines import WorkedLine, worked_lines
+
+MOST_PER_LINE = 6
+"""Forks of one line: more would hide the common ones."""
+
+
+@dataclass(frozen=True, slots=True)
+class Fork:
+    """A wrong line after line ``after`` (0: the given) and where it ends, carried on by laws.
+
+    ``end`` is None when no method goes on from the wrong line; ``hidden``: the end equals the right
+    answer, so the exercise cannot tell this error from the law.
+    """
+
+    after: int
+    error: str
+    before: Line
+    wrong: Line
+    end: Line | None
+    counter: str | None
+    hidden: bool
+
+
+def forks(problem: Problem) -> dict[str, Any]:
+    """Return the contract's ``forks`` answer, most common first.
+
+    The example is *problem*'s own lines as far as they hold, or the worked lines where it has none.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+        MethodDoesNotApply, OutOfScope: it has no lines and cannot be worked.
+    """
+    return {"forks": [as_record(fork, problem) for fork in forks_of(read_example(problem))]}
+
+
+def read_example(problem: Problem) -> "Example":
+    """Return the example that *problem* poses; raises as ``forks``."""
+    return example_of(context_of(problem, readable_lines(problem)))
+
+
+def forks_of(example: "Example") -> list[Fork]:
+    """Return the forks of *example*, those that hide last, most common first."""
+    found: dict[tuple[str, str], Fork] = {}
+    for candidate, judgement in _kept(_invited(example), example.context):
+        fork = _fork(candidate, judgement, example)
+        if fork is not None:  # the same error with the same end: where it is due, the last time
+            end = fork.wrong if fork.end is None else fork.end
+            found[fork.error, plain(end)] = fork
+    listed = [*found.values(), *_stopped(example)]
+    return sorted(listed, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
+
+
+@dataclass(frozen=True, slots=True)
+class Example:
+    """A worked problem: its lines, the given first, and the laws that lead to each.
+
+    ``laws`` is as long as ``lines``; empty where a teacher wrote the lines.
+    """
+
+    context: Context
+    method: Method | None
+    lines: list[Line]
+    laws: list[frozenset[str]]
+
+
+def example_of(context: Context, *, by_method: bool = False) -> Example:
+    """Return the example of the problem: its own lines as far as they hold, or the worked ones.
+
+    ``by_method``: the worked ones in any case.
+
+    Raises:
+        MethodDoesNotApply, OutOfScope: it has no lines and cannot be worked.
+    """
+    problem = context.problem
+    if by_method or not problem.lines:
+        method = chosen(context.posed, problem.task, problem.method)
+        worked = [line.moment.line for line in worked_lines(context, method, "board")]
+        laws = _laws_between(method, context, worked)
+        return Example(context, method, [context.given, *worked], [frozenset(), *laws])
+    states = [context.given]
+    for step in judged_steps(readable_lines(problem), context):
+        if not isinstance(step, Step) or step.judgement.verdict not in ("ok", "may-add"):
+            break
+        if not step.judgement.is_aside:
+            states.append(step.line)
+    with suppress(Failure):
+        return Example(context, chosen(context.posed, problem.task, problem.method), states, [])
+    return Example(context, None, states, [])
+
+
+def _laws_between(method: Method, context: Context, worked: list[Line]) -> list[frozenset[str]]:
+    """Return the laws that lead to each line of *worked*, those left out at board density too."""
+    found: list[frozenset[str]] = []
+    laws: set[str] = set()
+    for moment in at_density(method.moments(context.posed), "fine"):
+        laws.add(moment.law)
+        if len(found) < len(worked) and moment.line == worked[len(found)]:
+            found.append(frozenset(laws))
+            laws = set()
+    return [*found, *[frozenset[str]()] * (len(worked) - len(found))]
+
+
+def _invited(example: Example) -> list[Candidate]:
+    context, lines = example.context, example.lines
+    found: list[Candidate] = []
+    with suppress(NotRational, Undefined, Failure):
+        found += stated(lines, context)
+    if context.problem.task == "domain":
+        return found
+    rewritten = [n for n, line in enumerate(lines) if not isinstance(line, Feature)]
+    following = [*rewritten[1:], None]
+    states = [
+        State(
+            number,
+            lines[number],
+            None if after is None else lines[after],
+            example.laws[after] if after is not None and example.laws else frozenset(),
+        )
+        for number, after in zip(rewritten, following, strict=True)
+        if after is not None or len(lines) == 1
+    ]
+    return found + candidates(states, moves_of(context.problem.own))
+
+
+def _kept(found: list[Candidate], context: Context) -> Iterator[tuple[Candidate, Judgement]]:
+    """Yield the most common candidates of each line, those only that the judges call what they are."""
+    by_line: dict[int, list[Candidate]] = {}
+    for candidate in sorted(found, key=lambda c: commonness(c.error)):
+        by_line.setdefault(candidate.after, []).append(candidate)
+    for listed in by_line.values():
+        errors: set[str] = set()
+        forms: set[Any] = set()
+        for candidate in listed:
+            form = unordered(candidate.wrong)
+            if candidate.error in errors or form in forms or len(errors) == MOST_PER_LINE:
+                continue
+            judgement = _judged(candidate, context)
+            if judgement is None or not _is_named(candidate, judgement, context):
+                continue
+            errors.add(candidate.error)
+            forms.add(form)
+            yield candidate, judgement
+
+
+def _judged(candidate: Candidate, context: Context) -> Judgement | None:
+    try:
+        found = judged(candidate.before, candidate.wrong, context)
+    except Failure:
+        return None
+    return found if found.verdict in ("wrong", "loses", "ok") and not found.is_aside else None
+
+
+def _is_named(candidate: Candidate, judgement: Judgement, context: Context) -> bool:
+    """Whether somebody who writes this line is told this error."""
+    before, wrong = candidate.before, candidate.wrong
+    own = moves_of(context.problem.own)
+    if judgement.verdict == "ok":
+        luck = directly_reproduced(before, wrong, own)
+        return luck is not None and luck.error == candidate.error
+    state = state_error(before, wrong, judgement, context)
+    if state is not None:
+        return state == candidate.error
+    found = errors_that_reproduce(before, wrong, own)
+    return bool(found) and found[0].error == candidate.error
+
+
+def carried_on(wrong: Line, problem: Problem, method: Method | None) -> list[WorkedLine] | None:
+    """Return the lawful lines after a wrong one, by the same method where it still applies.
+
+    Empty when the line is an answer already; None when no method goes on.
+    """
+    posed = replace(problem, given=plain(wrong), lines=(), method=None)
+    context = context_of(posed, [])
+    is_finished = not unmet_forms(context.given, problem.task, problem.form, context.unknown)
+    if is_finished and context.is_equation:
+        return []
+    serving = applicable(context.posed, problem.task)
+    same = [m for m in serving if method is not None and m.key == method.key]
+    for way in (*same, *serving)[:1]:
+        try:
+            return worked_lines(context, way, "board")
+        except OutOfScope:
+            break
+    return [] if is_finished else None
+
+
+def _fork(candidate: Candidate, judgement: Judgement, example: Example) -> Fork | None:
+    wrong, context = candidate.wrong, example.context
+    end = _end(wrong, example)
+    hidden = end is not None and _is_right(end, context)
+    if judgement.verdict == "ok" and not hidden:
+        return None  # right in value, and not carried to its end
+    counter = counter_text(judgement.counter, wrong)
+    return Fork(candidate.after, candidate.error, candidate.before, wrong, end, counter, hidden)
+
+
+def _end(wrong: Line, example: Example) -> Line | None:
+    context = example.context
+    if isinstance(wrong, Feature) or context.problem.task == "domain":
+        return wrong
+    if context.problem.task == "study":
+        return None
+    path = carried_on(wrong, context.problem_in_its_letter, example.method)
+    if path is None:
+        return _known_end(wrong, context)
+    return path[-1].moment.line if path else wrong
+
+
+def _known_end(wrong: Line, context: Context) -> Line | None:
+    """Return the exact solutions of *wrong* as a line, where no method goes on but they are known."""
+    found = solutions_or_none(wrong, context) if context.is_equation else None
+    if found is None or found.everything or found.intervals or len(found.points) > 4:
+        return None
+    if found.is_empty:
+        return Outcome("no solution")
+    try:
+        end = read(" or ".join(sorted(described(p, context.unknown) for p in found.points)))
+    except Failure:
+        return None
+    has = solutions_or_none(end, context)
+    return end if has is not None and has.same_solutions(found) else None
+
+
+def _is_right(end: Line, context: Context) -> bool:
+    """Whether *end* has the value, or the solutions, of the given."""
+    if context.problem.task in ("domain", "study"):
+        return False
+    if context.is_equation:
+        has = solutions_or_none(end, context)
+        return (
+            has is not None
+            and context.original is not None
+            and has.same_solutions(context.original)
+        )
+    if is_statement(end) or is_statement(context.given):
+        return False
+    try:
+        return agreement(context.given, end, context.numbers).verdict == "equal"  # type: ignore[arg-type]
+    except (NotRational, Undefined, Failure):
+        return False
+
+
+def _stopped(example: Example) -> Iterator[Fork]:
+    """Yield the candidates that are kept although the original refuses them."""
+    context = example.context
+    if not context.is_equation:
+        return
+    below = context.domain(context.given).excluded
+    error = found_otherwise.RATIONAL_EXTRANEOUS if below else found_otherwise.RADICAL_EXTRANEOUS
+    for number, line in kept_candidates(example.lines):
+        if unmet_forms(line, "solve", (), context.unknown):
+            continue  # what is rejected there is no candidate for the unknown itself
+        yield Fork(number, error.key, line, line, line, None, hidden=False)
+
+
+def as_record(fork: Fork, problem: Problem) -> dict[str, Any]:
+    """Return *fork* as the contract has it, with what a screen needs."""
+    wording = wording_of(fork.error, problem.own)
+    record = {
+        "after": fork.after,
+        "error": fork.error,
+        "name": wording.name,
+        "says": wording.repair,
+        "because": wording.why,
+        "counter": fork.counter,
+        "wrong": plain(fork.wrong),
+        "wrong_latex": shown(fork.wrong)["latex"],
+        "ends_in": None if fork.end is None else plain(fork.end),
+        "ends_in_latex": None if fork.end is None else shown(fork.end)["latex"],
+    }
+    return record | {"hidden": True} if fork.hidden else record

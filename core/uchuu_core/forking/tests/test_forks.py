@@ -1,0 +1,164 @@
+"""Forks: what they say is what the judges say of the same line, and where they end is computed."""
+
+from fractions import Fraction
+from os import environ
+from random import Random
+from typing import Any
+
+import pytest
+import sympy
+
+from uchuu_core import check, forks, problem_from, work
+from uchuu_core.failures import Failure
+from uchuu_core.moves.commonness import commonness
+from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS, Made
+
+SEEDS = range(int(environ.get("UCHUU_FORKED", "1")))
+TASKS = [
+    Made("simplify", "(x^2-9)/(x^2+6x+9)"),
+    Made("expand", "(2x-3)^2"),
+    Made("factor", "6x^2-7x-3"),
+    Made("evaluate", "20-6*3+4/2"),
+    Made("simplify", "1/(x-1)-1/(x+1)"),
+    Made("domain", "(x-3)/((x-3)(x+5))"),
+    Made("study", "(x^2-x-6)/(x^2-9)"),
+    Made("study", "(x^2+3x+5)/(x+1)"),
+    Made("study", "1/(x-4)+2"),
+]
+KINDS = [*EQUATIONS.values(), *EXPRESSIONS.values()]
+
+
+def record_of(made: Made) -> dict[str, Any]:
+    return {
+        "task": made.task,
+        "given": made.given,
+        "numbers": made.numbers,
+        "variable": made.variable,
+    }
+
+
+def _hold(made: Made) -> int:
+    """Hold the forks of a problem against the judges; return how many there are."""
+    record = record_of(made)
+    try:
+        lines = [line["text"] for line in work(problem_from(record))["lines"]]
+    except Failure:
+        return 0
+    found = forks(problem_from(record))["forks"]
+    for fork in found:
+        kept = lines[: fork["after"]]
+        judged = check(problem_from({**record, "lines": [*kept, fork["wrong"]]}))
+        line = judged["lines"][-1]
+        if fork.get("hidden"):
+            assert line["verdict"] not in ("wrong", "loses") or judged["error"], fork
+        else:
+            assert line["verdict"] in ("wrong", "loses"), fork
+            assert judged["error"] == fork["error"], (fork, judged)
+            assert not judged["answer"]["right"], fork
+        _hold_end(fork, record, lines[-1])
+    common = [(bool(f.get("hidden")), commonness(f["error"])) for f in found]
+    assert common == sorted(common)
+    return len(found)
+
+
+def _hold_end(fork: dict[str, Any], record: dict[str, Any], answer: str) -> None:
+    """What a fork ends in follows from its wrong line, and is the right answer only when hidden."""
+    if fork["ends_in"] is None or record["task"] in ("domain", "study"):
+        return
+    honest = check(problem_from({**record, "given": fork["wrong"], "lines": [fork["ends_in"]]}))
+    held = ("ok", "may-add", "unfinished", "unproved")  # the whole jump may be beyond the judge
+    assert honest["lines"][0]["verdict"] in held, (fork, honest)
+    against = check(problem_from({**record, "lines": [fork["ends_in"]]}))["answer"]["right"]
+    assert against is bool(fork.get("hidden")), (fork, answer)
+
+
+@pytest.mark.parametrize("make", KINDS, ids=lambda make: make.__name__)
+def test_forks_of_random_problems_are_what_the_judges_say(make: Any) -> None:
+    for seed in SEEDS:
+        _hold(make(Random(seed)))
+
+
+@pytest.mark.parametrize("made", TASKS, ids=lambda made: made.given)
+def test_forks_of_every_task_are_what_the_judges_say(made: Made) -> None:
+    assert _hold(made) >= 3
+
+
+def test_ends_of_linear_forks_are_those_of_an_independent_solver() -> None:
+    x = sympy.Symbol("x")
+    compared = 0
+    for seed in range(12):
+        made = EQUATIONS["linear"](Random(seed))
+        for fork in forks(problem_from(record_of(made)))["forks"]:
+            end = fork["ends_in"] or ""
+            if not end.startswith("x = "):
+                continue
+            left, right = fork["wrong"].split("=")
+            sides = [
+                sympy.parse_expr(
+                    side.replace("^", "**"),
+                    transformations=(
+                        *sympy.parsing.sympy_parser.standard_transformations,
+                        sympy.parsing.sympy_parser.implicit_multiplication,
+                    ),
+                )
+                for side in (left, right)
+            ]
+            expected = sympy.solve(sympy.Eq(*sides), x)
+            assert expected == [sympy.Rational(str(Fraction(end[4:])))], fork
+            compared += 1
+    assert compared > 40
+
+
+def _errors(given: str, task: str = "solve", **more: Any) -> dict[str, dict[str, Any]]:
+    found = forks(problem_from({"task": task, "given": given, **more}))["forks"]
+    return {fork["error"]: fork for fork in found}
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "error", "after", "wrong", "end"),
+    [
+        ("solve", "3(2x-4) = 2x+8", "distribute-first-term-only", 0, "6x - 4 = 2x + 8", "x = 3"),
+        ("solve", "(x-4)^2 = 25", "quad-missing-plus-minus", 0, "x - 4 = 5", "x = 9"),
+        ("solve", "x^2-5x+6 = 0", "branch-lost", 2, "x = 2", "x = 2"),
+        ("solve", "sqrt(x+6) = x", "radical-eq-extraneous-kept", 5, "x = 3 or x = -2", None),
+        ("solve", "x/(x-3) = 3/(x-3)", "rateq-extraneous-kept", 1, "x = 3", "x = 3"),
+        ("evaluate", "20-6*3", "order-add-before-multiply", 0, "14*3", "42"),
+        ("simplify", "2^2*2^3", "exponent-product-multiplied", 0, "2^(2*3)", "64"),
+        (
+            "study",
+            "(x^2-x-6)/(x^2-9)",
+            "ratfun-hole-as-asymptote",
+            4,
+            "vertical asymptote: x = 3",
+            None,
+        ),
+        ("domain", "5/(x+8)", "ratexpr-excluded-sign", 2, "all real numbers except 8", None),
+    ],
+)
+def test_the_fork_that_a_teacher_expects_is_there(
+    task: str, given: str, error: str, after: int, wrong: str, end: str | None
+) -> None:
+    fork = _errors(given, task)[error]
+
+    assert fork["wrong"] == wrong
+    assert fork["after"] == after
+    assert end is None or fork["ends_in"] == end
+    assert fork["because"]
+
+
+def test_an_error_that_ends_in_the_right_answer_is_marked_hidden() -> None:
+    hidden = _errors("4/2+4/2", "evaluate")["fraction-own-denominator-multiplied"]
+
+    assert hidden["hidden"] is True
+    assert hidden["ends_in"] == "4"
+
+
+def test_forks_follow_the_lines_that_a_teacher_wrote() -> None:
+    lines = ["6x - 12 = 2x + 8", "4x = 20", "x = 5"]
+
+    found = forks(problem_from({"task": "solve", "given": "3(2x-4) = 2x+8", "lines": lines}))[
+        "forks"
+    ]
+
+    assert {fork["after"] for fork in found} <= {0, 1, 2}
+    assert any(fork["wrong"] == "x = 20" for fork in found)
