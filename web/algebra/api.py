@@ -1,10 +1,11 @@
-"""Endpoints of the algebra: read, check, work, inspect, nudge, compare, study; the error catalogue."""
+"""Endpoints of the algebra: a problem in, what the core knows of it out; the error catalogue."""
 
 from typing import Any
 
 from api.auth import teacher_of
 from api.failures import FailureRecord
 from django.http import HttpRequest
+from errors.queries import for_core as own_errors
 from house.queries import rules_of
 from ninja import Router
 from uchuu_core.moves.catalogue import wordings
@@ -12,13 +13,20 @@ from uchuu_core.moves.catalogue import wordings
 from algebra import pool
 from algebra.schemas import (
     Checked,
+    Choices,
     Compared,
     CompareIn,
     ErrorEntry,
+    ForkIn,
+    ForkPath,
+    Forks,
     Inspected,
+    Mistake,
+    MistakeIn,
     Notations,
     Nudged,
     ProblemIn,
+    Screened,
     Studied,
     Text,
     Worked,
@@ -29,7 +37,9 @@ _REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: Fa
 
 
 def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
-    return {**problem.dict(), "house": rules_of(teacher_of(request)).for_core()}
+    teacher = teacher_of(request)
+    rules = rules_of(teacher).for_core()
+    return {**problem.dict(), "house": rules, "own": own_errors(teacher)}
 
 
 @router.post("/read", response={200: Notations, **_REFUSALS})
@@ -75,6 +85,36 @@ def study(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     return pool.run("study", _record(request, body))
 
 
+@router.post("/forks", response={200: Forks, **_REFUSALS})
+def forks(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Say where students leave the example, and where each fork ends."""
+    return pool.run("forks", _record(request, body))
+
+
+@router.post("/fork", response={200: ForkPath, **_REFUSALS})
+def fork(request: HttpRequest, body: ForkIn) -> dict[str, Any]:
+    """Carry one wrong line on to its end by the same method."""
+    return pool.run("fork", _record(request, body))
+
+
+@router.post("/choices", response={200: Choices, **_REFUSALS})
+def choices(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Make a multiple-choice question: the right answer among those in which errors end."""
+    return pool.run("choices", _record(request, body))
+
+
+@router.post("/mistake", response={200: Mistake, **_REFUSALS})
+def mistake(request: HttpRequest, body: MistakeIn) -> dict[str, Any]:
+    """Work the problem with exactly one planted error."""
+    return pool.run("mistake", _record(request, body))
+
+
+@router.post("/screen", response={200: Screened, **_REFUSALS})
+def screen(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Say which errors the exercise would reveal and which it would hide."""
+    return pool.run("screen", _record(request, body))
+
+
 @router.get("/errors", response=list[ErrorEntry])
 def errors(request: HttpRequest) -> list[ErrorEntry]:
     """Return the error catalogue in its order."""
@@ -90,6 +130,7 @@ def errors(request: HttpRequest) -> list[ErrorEntry]:
             when=entry.when,
             why=entry.why,
             repair=entry.repair,
+            counter=entry.counter,
         )
         for entry in wordings().values()
     ]

@@ -51,6 +51,8 @@ class ProblemIn(Schema):
     lines: list[str] = Field(default=[], max_length=500)
     explains: bool | None = None
     """False: the last line's law or error is not looked for; its verdict comes faster."""
+    seed: int = 0
+    """For what is chosen at random: the same seed gives the same."""
 
 
 class CompareIn(ProblemIn):
@@ -135,6 +137,17 @@ class CandidateCheck(Schema):
     says: str
 
 
+class FollowThrough(Schema):
+    """How a paper goes on after its first wrong line.
+
+    ``carried``: whether it ends where that line honestly leads; None when that is not decided.
+    """
+
+    carried: bool | None
+    honest_end: list[str] | None
+    slips: int
+
+
 class Checked(Schema):
     """A whole paper judged; ``checks``: its candidates in the original."""
 
@@ -142,6 +155,7 @@ class Checked(Schema):
     first_wrong: int | None
     error: str | None
     answer: Answer
+    follow_through: FollowThrough | None = None
     checks: list[CandidateCheck] = []
     unexplained: bool | None = None
     """Some lines have verdicts only; asking again goes on explaining."""
@@ -327,6 +341,106 @@ class Studied(Schema):
     curve: Curve
 
 
+class Fork(Schema):
+    """A wrong line after line ``after`` (0: the given), and the answer in which it ends."""
+
+    after: int
+    error: str
+    name: str
+    says: str
+    because: str
+    counter: str | None
+    wrong: str
+    wrong_latex: str
+    ends_in: str | None
+    ends_in_latex: str | None
+    hidden: bool = False
+    """It ends in the right answer: the exercise cannot tell this error from the law."""
+
+
+class Forks(Schema):
+    """The forks of an example, most common first, hidden ones last."""
+
+    forks: list[Fork]
+
+
+class ForkIn(ProblemIn):
+    """A problem and a wrong line that is carried on."""
+
+    wrong: str = Field(max_length=20_000)
+
+
+class ForkLine(Schema):
+    """One lawful line of a wrong path."""
+
+    text: str
+    latex: str
+    sides: Sides
+    spoken: str
+    law: str
+    says: str
+
+
+class ForkPath(Schema):
+    """The lines after the wrong one; None when no method goes on from there."""
+
+    path: list[ForkLine] | None
+
+
+class Choice(Reading):
+    """One answer to choose; a wrong one with the error that ends in it."""
+
+    right: bool
+    error: str | None = None
+    name: str | None = None
+    because: str | None = None
+    wrong: str | None = None
+    after: int | None = None
+
+
+class Choices(Schema):
+    """A multiple-choice question; fewer than ``asked`` where no more errors end elsewhere."""
+
+    choices: list[Choice]
+    asked: int
+
+
+class MistakeIn(ProblemIn):
+    """A problem, and the error to plant (None: a common one, by the seed)."""
+
+    error: str | None = None
+
+
+class Mistake(Schema):
+    """A worked example with one wrong line, ``mistake_at`` from 1."""
+
+    lines: list[Reading]
+    mistake_at: int
+    error: str
+    name: str
+    says: str
+    because: str
+    counter: str | None
+    instead: str | None
+
+
+class Screening(Schema):
+    """One error that an exercise reveals or hides."""
+
+    error: str
+    name: str
+    after: int
+    wrong: str
+    ends_in: str | None
+
+
+class Screened(Schema):
+    """What an exercise would reveal and what it would hide."""
+
+    reveals: list[Screening]
+    hides: list[Screening]
+
+
 class Notice(Schema):
     """Something worth noticing before the first move."""
 
@@ -384,3 +498,4 @@ class ErrorEntry(Schema):
     when: str
     why: str
     repair: str
+    counter: str

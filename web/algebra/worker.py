@@ -2,14 +2,32 @@
 
 from typing import Any
 
-from uchuu_core import check, compare, inspect, nudge, problem_from, study, work
+from uchuu_core import (
+    check,
+    choices,
+    compare,
+    examine,
+    find_the_mistake,
+    fork_path,
+    forks,
+    inspect,
+    nudge,
+    own_errors_from,
+    problem_from,
+    screen,
+    study,
+    work,
+)
 from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, shown, typst
 
 _OPERATIONS = {
     "check": check,
+    "choices": choices,
+    "forks": forks,
     "inspect": inspect,
     "nudge": nudge,
+    "screen": screen,
     "study": study,
     "work": work,
 }
@@ -31,6 +49,12 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
         if operation == "compare":
             first, second = record["methods"]
             return compare(problem_from(record), first, second)
+        if operation == "examine":
+            return examine(own_errors_from([record["own"]])[0], tuple(record["examples"]))
+        if operation == "fork":
+            return {"path": fork_path(problem_from(record), read(record["wrong"]))}
+        if operation == "mistake":
+            return find_the_mistake(problem_from(record), record["error"])
         return _OPERATIONS[operation](problem_from(record))
     except Failure as failure:
         return {"failure": failure.as_record()}

@@ -1,6 +1,7 @@
 """The API: all routers gathered, one schema, one way to refuse."""
 
 from algebra.api import router as algebra
+from errors.api import router as errors
 from examples.api import router as examples
 from house.api import router as house
 from ninja import NinjaAPI
@@ -14,4 +15,5 @@ failures.install(api)
 api.add_router("/session", session, tags=["session"])
 api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/algebra", algebra, tags=["algebra"])
+api.add_router("/errors", errors, tags=["errors"])
 api.add_router("/house", house, tags=["house"])

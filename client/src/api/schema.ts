@@ -284,6 +284,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/forks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forks
+         * @description Say where students leave the example, and where each fork ends.
+         */
+        post: operations["algebra_api_forks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/fork": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fork
+         * @description Carry one wrong line on to its end by the same method.
+         */
+        post: operations["algebra_api_fork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Choices
+         * @description Make a multiple-choice question: the right answer among those in which errors end.
+         */
+        post: operations["algebra_api_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/mistake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mistake
+         * @description Work the problem with exactly one planted error.
+         */
+        post: operations["algebra_api_mistake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Screen
+         * @description Say which errors the exercise would reveal and which it would hide.
+         */
+        post: operations["algebra_api_screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/errors": {
         parameters: {
             query?: never;
@@ -299,6 +399,74 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the teacher's own errors.
+         */
+        get: operations["errors_api_listed"];
+        put?: never;
+        /**
+         * Add
+         * @description Store a new own error; refused with the proof when it is a law.
+         */
+        post: operations["errors_api_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors/examine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Examine
+         * @description Say whether two patterns make an error, and what it makes of some lines.
+         */
+        post: operations["errors_api_examine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change
+         * @description Store a change of an own error.
+         */
+        put: operations["errors_api_change"];
+        post?: never;
+        /**
+         * Remove
+         * @description Delete an own error.
+         */
+        delete: operations["errors_api_remove"];
         options?: never;
         head?: never;
         patch?: never;
@@ -667,6 +835,7 @@ export interface components {
             /** Error */
             error: string | null;
             answer: components["schemas"]["Answer"];
+            follow_through?: components["schemas"]["FollowThrough"] | null;
             /**
              * Checks
              * @default []
@@ -747,6 +916,20 @@ export interface components {
             failure?: components["schemas"]["Unreadable"] | null;
         };
         /**
+         * FollowThrough
+         * @description How a paper goes on after its first wrong line.
+         *
+         *     ``carried``: whether it ends where that line honestly leads; None when that is not decided.
+         */
+        FollowThrough: {
+            /** Carried */
+            carried: boolean | null;
+            /** Honest End */
+            honest_end: string[] | null;
+            /** Slips */
+            slips: number;
+        };
+        /**
          * NamedError
          * @description The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
          */
@@ -822,6 +1005,11 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
+            /**
+             * Seed
+             * @default 0
+             */
+            seed: number;
         };
         /**
          * Balance
@@ -1119,6 +1307,11 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
+            /**
+             * Seed
+             * @default 0
+             */
+            seed: number;
             /** Methods */
             methods: [
                 string,
@@ -1243,6 +1436,237 @@ export interface components {
             y: number[];
         };
         /**
+         * Fork
+         * @description A wrong line after line ``after`` (0: the given), and the answer in which it ends.
+         */
+        Fork: {
+            /** After */
+            after: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Because */
+            because: string;
+            /** Counter */
+            counter: string | null;
+            /** Wrong */
+            wrong: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Ends In */
+            ends_in: string | null;
+            /** Ends In Latex */
+            ends_in_latex: string | null;
+            /**
+             * Hidden
+             * @default false
+             */
+            hidden: boolean;
+        };
+        /**
+         * Forks
+         * @description The forks of an example, most common first, hidden ones last.
+         */
+        Forks: {
+            /** Forks */
+            forks: components["schemas"]["Fork"][];
+        };
+        /**
+         * ForkLine
+         * @description One lawful line of a wrong path.
+         */
+        ForkLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Law */
+            law: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * ForkPath
+         * @description The lines after the wrong one; None when no method goes on from there.
+         */
+        ForkPath: {
+            /** Path */
+            path: components["schemas"]["ForkLine"][] | null;
+        };
+        /**
+         * ForkIn
+         * @description A problem and a wrong line that is carried on.
+         */
+        ForkIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /** Explains */
+            explains?: boolean | null;
+            /**
+             * Seed
+             * @default 0
+             */
+            seed: number;
+            /** Wrong */
+            wrong: string;
+        };
+        /**
+         * Choice
+         * @description One answer to choose; a wrong one with the error that ends in it.
+         */
+        Choice: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Right */
+            right: boolean;
+            /** Error */
+            error?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Because */
+            because?: string | null;
+            /** Wrong */
+            wrong?: string | null;
+            /** After */
+            after?: number | null;
+        };
+        /**
+         * Choices
+         * @description A multiple-choice question; fewer than ``asked`` where no more errors end elsewhere.
+         */
+        Choices: {
+            /** Choices */
+            choices: components["schemas"]["Choice"][];
+            /** Asked */
+            asked: number;
+        };
+        /**
+         * Mistake
+         * @description A worked example with one wrong line, ``mistake_at`` from 1.
+         */
+        Mistake: {
+            /** Lines */
+            lines: components["schemas"]["Reading"][];
+            /** Mistake At */
+            mistake_at: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Because */
+            because: string;
+            /** Counter */
+            counter: string | null;
+            /** Instead */
+            instead: string | null;
+        };
+        /**
+         * MistakeIn
+         * @description A problem, and the error to plant (None: a common one, by the seed).
+         */
+        MistakeIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /** Explains */
+            explains?: boolean | null;
+            /**
+             * Seed
+             * @default 0
+             */
+            seed: number;
+            /** Error */
+            error?: string | null;
+        };
+        /**
+         * Screened
+         * @description What an exercise would reveal and what it would hide.
+         */
+        Screened: {
+            /** Reveals */
+            reveals: components["schemas"]["Screening"][];
+            /** Hides */
+            hides: components["schemas"]["Screening"][];
+        };
+        /**
+         * Screening
+         * @description One error that an exercise reveals or hides.
+         */
+        Screening: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** After */
+            after: number;
+            /** Wrong */
+            wrong: string;
+            /** Ends In */
+            ends_in: string | null;
+        };
+        /**
          * ErrorEntry
          * @description One entry of the error catalogue as a teacher reads it.
          */
@@ -1267,6 +1691,120 @@ export interface components {
             why: string;
             /** Repair */
             repair: string;
+            /** Counter */
+            counter: string;
+        };
+        /**
+         * OwnErrorOut
+         * @description An own error as stored; ``counter``: numbers that refute it.
+         */
+        OwnErrorOut: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /** Id */
+            id: number;
+            /** Counter */
+            counter: string;
+        };
+        /**
+         * OwnErrorIn
+         * @description An own error as typed: two patterns, conditions as sentences, what to say.
+         */
+        OwnErrorIn: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+        };
+        /**
+         * Becomes
+         * @description What the error makes of a line, with the kernel's verdict.
+         */
+        Becomes: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * Examined
+         * @description Whether it is an error, a law, or undecided; with the numbers that refute it.
+         */
+        Examined: {
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
+            /** Counter */
+            counter: string | null;
+            /** Examples */
+            examples: components["schemas"]["Tried"][];
+        };
+        /**
+         * Tried
+         * @description One line that the error was tried on.
+         */
+        Tried: {
+            /** Line */
+            line: string;
+            /** Becomes */
+            becomes: components["schemas"]["Becomes"][];
+            failure?: components["schemas"]["FailureRecord"] | null;
+        };
+        /**
+         * ExamineIn
+         * @description An own error with lines to try it on.
+         */
+        ExamineIn: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /**
+             * Examples
+             * @default []
+             */
+            examples: string[];
         };
         /**
          * Rules
@@ -2086,6 +2624,306 @@ export interface operations {
             };
         };
     };
+    algebra_api_forks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forks"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_fork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForkPath"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_mistake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MistakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mistake"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screened"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     algebra_api_errors: {
         parameters: {
             query?: never;
@@ -2102,6 +2940,264 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ErrorEntry"][];
+                };
+            };
+        };
+    };
+    errors_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"][];
+                };
+            };
+        };
+    };
+    errors_api_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnErrorIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_examine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExamineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Examined"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnErrorIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };

@@ -58,6 +58,7 @@ def _own_wording(error: OwnError) -> Wording:
         right="",
         why="",
         repair=error.says,
+        counter="",
         looks_like=(),
     )
 

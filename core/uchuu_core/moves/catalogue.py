@@ -66,6 +66,7 @@ class Wording:
     right: str
     why: str
     repair: str
+    counter: str
     looks_like: tuple[tuple[str, str], ...]
 
 
@@ -91,5 +92,28 @@ def _wording(entry: dict) -> Wording:  # type: ignore[type-arg]
         example["right"],
         entry["why"],
         entry["repair"],
+        _counter_text(entry["counter"]),
         tuple((item["id"], item["tell"]) for item in entry["looks_like"]),
     )
+
+
+_TRUTH = {"true": "the line before holds", "false": "the line before does not hold"}
+
+
+def _counter_text(counter: dict) -> str:  # type: ignore[type-arg]
+    """Return the numbers that refute an error as a sentence, empty where its value is right."""
+    if counter["kind"] == "none":
+        return ""
+    at = ", ".join(item.replace("=", " = ", 1) for item in counter["let"].split(","))
+    if "value" in counter:
+        value = counter["value"]
+        if value == "undefined":
+            return f"At {at} the line before has no value."
+        return f"At {at} the value is {value}."
+    before, after = (str(counter[side]).lower() for side in ("before", "instead"))
+    if before in _TRUTH:
+        other = "the wrong one does" if after == "true" else "the wrong one does not"
+        return f"With {at} {_TRUTH[before]}; {other}."
+    if "undefined" in (before, after):
+        return f"With {at}: {before} before, {after} after."
+    return f"With {at}: {before}, not {after}."

@@ -34,6 +34,7 @@ INSTALLED_APPS = [
     "django.contrib.sessions",
     "axes",
     "csp",
+    "errors",
     "house",
     "examples",
 ]
