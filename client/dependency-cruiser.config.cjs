@@ -1,4 +1,4 @@
-/** Direction: app → places → spine → shared; places → api. Places do not import each other. */
+/** Direction: app → places → example → spine → shared; places → api. Places do not import each other. */
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
@@ -13,13 +13,19 @@ module.exports = {
       comment: 'the drawing gets props; it fetches nothing and knows no place',
       severity: 'error',
       from: { path: '^src/spine/' },
-      to: { path: '^src/(api/client|api/session|places|app)' },
+      to: { path: '^src/(api/client|api/session|example|places|app)' },
     },
     {
       name: 'shared-knows-nobody',
       severity: 'error',
       from: { path: '^src/shared/' },
-      to: { path: '^src/(places|spine|app|api)/' },
+      to: { path: '^src/(places|example|spine|app|api)/' },
+    },
+    {
+      name: 'example-knows-no-place',
+      severity: 'error',
+      from: { path: '^src/example/' },
+      to: { path: '^src/(places|app)/' },
     },
     {
       name: 'app-is-on-top',

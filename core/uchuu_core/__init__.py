@@ -2,7 +2,7 @@
 
 Nothing here knows of a database, a network or a screen. The operations of the contract that are
 built are ``check``, ``work``, ``inspect``, ``study`` and ``forks``; further ones are ``nudge``, ``compare``,
-``choices``, ``find_the_mistake``, ``fork_path``, ``screen`` and, for a teacher's own errors, ``examine``.
+``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell`` and, for a teacher's own errors, ``examine``.
 Each takes a ``Problem`` and returns a record.
 """
 
@@ -14,6 +14,7 @@ from uchuu_core.forking.forks import forks
 from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
+from uchuu_core.telling.tell import tell
 from uchuu_core.working.comparison import compare
 from uchuu_core.working.problem import study, work
 
@@ -34,5 +35,6 @@ __all__ = [
     "problem_from",
     "screen",
     "study",
+    "tell",
     "work",
 ]

@@ -121,7 +121,7 @@ def problem_from(record: dict[str, Any]) -> Problem:
         tuple(lines),
         record.get("explains") is not False,
         own_errors_from(record.get("own") or []),
-        _seed(record.get("seed", 0)),
+        _seed(record.get("seed") or 0),
     )
 
 

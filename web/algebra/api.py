@@ -29,6 +29,7 @@ from algebra.schemas import (
     Screened,
     Studied,
     Text,
+    Told,
     Worked,
 )
 
@@ -113,6 +114,12 @@ def mistake(request: HttpRequest, body: MistakeIn) -> dict[str, Any]:
 def screen(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say which errors the exercise would reveal and which it would hide."""
     return pool.run("screen", _record(request, body))
+
+
+@router.post("/tell", response={200: Told, **_REFUSALS})
+def tell(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
+    """Return the example as it is told: what is new on each line, what to say, ask and watch for."""
+    return pool.run("tell", _record(request, body))
 
 
 @router.get("/errors", response=list[ErrorEntry])

@@ -51,7 +51,7 @@ class ProblemIn(Schema):
     lines: list[str] = Field(default=[], max_length=500)
     explains: bool | None = None
     """False: the last line's law or error is not looked for; its verdict comes faster."""
-    seed: int = 0
+    seed: int | None = None
     """For what is chosen at random: the same seed gives the same."""
 
 
@@ -422,6 +422,35 @@ class Mistake(Schema):
     because: str
     counter: str | None
     instead: str | None
+
+
+class Watch(Schema):
+    """A fork to watch for on a line."""
+
+    name: str
+    wrong: str
+    wrong_latex: str
+    counter: str | None
+
+
+class ToldLine(Schema):
+    """A line as it is told; ``lit``: the sides with what is new in ``\\htmlClass{lit}{…}``."""
+
+    text: str
+    verdict: Verdict
+    latex: str | None = None
+    sides: Sides | None = None
+    lit: Sides | None = None
+    spoken: str | None = None
+    say: str
+    ask: str
+    watch: list[Watch]
+
+
+class Told(Schema):
+    """An example told line by line, the given first."""
+
+    lines: list[ToldLine]
 
 
 class Screening(Schema):

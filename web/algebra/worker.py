@@ -16,6 +16,7 @@ from uchuu_core import (
     problem_from,
     screen,
     study,
+    tell,
     work,
 )
 from uchuu_core.failures import Failure
@@ -29,6 +30,7 @@ _OPERATIONS = {
     "nudge": nudge,
     "screen": screen,
     "study": study,
+    "tell": tell,
     "work": work,
 }
 

@@ -384,6 +384,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tell
+         * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
+         */
+        post: operations["algebra_api_tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/errors": {
         parameters: {
             query?: never;
@@ -1005,11 +1025,8 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
-            /**
-             * Seed
-             * @default 0
-             */
-            seed: number;
+            /** Seed */
+            seed?: number | null;
         };
         /**
          * Balance
@@ -1307,11 +1324,8 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
-            /**
-             * Seed
-             * @default 0
-             */
-            seed: number;
+            /** Seed */
+            seed?: number | null;
             /** Methods */
             methods: [
                 string,
@@ -1533,11 +1547,8 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
-            /**
-             * Seed
-             * @default 0
-             */
-            seed: number;
+            /** Seed */
+            seed?: number | null;
             /** Wrong */
             wrong: string;
         };
@@ -1632,11 +1643,8 @@ export interface components {
             lines: string[];
             /** Explains */
             explains?: boolean | null;
-            /**
-             * Seed
-             * @default 0
-             */
-            seed: number;
+            /** Seed */
+            seed?: number | null;
             /** Error */
             error?: string | null;
         };
@@ -1665,6 +1673,53 @@ export interface components {
             wrong: string;
             /** Ends In */
             ends_in: string | null;
+        };
+        /**
+         * Told
+         * @description An example told line by line, the given first.
+         */
+        Told: {
+            /** Lines */
+            lines: components["schemas"]["ToldLine"][];
+        };
+        /**
+         * ToldLine
+         * @description A line as it is told; ``lit``: the sides with what is new in ``\htmlClass{lit}{…}``.
+         */
+        ToldLine: {
+            /** Text */
+            text: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+            /** Latex */
+            latex?: string | null;
+            sides?: components["schemas"]["Sides"] | null;
+            lit?: components["schemas"]["Sides"] | null;
+            /** Spoken */
+            spoken?: string | null;
+            /** Say */
+            say: string;
+            /** Ask */
+            ask: string;
+            /** Watch */
+            watch: components["schemas"]["Watch"][];
+        };
+        /**
+         * Watch
+         * @description A fork to watch for on a line.
+         */
+        Watch: {
+            /** Name */
+            name: string;
+            /** Wrong */
+            wrong: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Counter */
+            counter: string | null;
         };
         /**
          * ErrorEntry
@@ -2884,6 +2939,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Screened"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Told"];
                 };
             };
             /** @description Unauthorized */

@@ -2,7 +2,7 @@
 /** What the problem asks for besides its task: the unknown, the numbers, the form of the answer. */
 import { computed } from 'vue'
 import { words } from '@/texts/en'
-import type { Content } from './content'
+import type { Content } from '@/example/content'
 
 const props = defineProps<{
   task: Content['task']

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Over the bench: the example's name, its task, whether it is saved, and what can be done. */
 import { words } from '@/texts/en'
-import type { Content } from './content'
+import type { Content } from '@/example/content'
 import type { SaveState } from './useSaving'
 
 const props = defineProps<{
@@ -13,11 +13,14 @@ const props = defineProps<{
   canRedo: boolean
   /** Whether there is a problem to work. */
   canWork: boolean
+  /** Whether forks are shown. */
+  forking: boolean
 }>()
 const emit = defineEmits<{
   title: [text: string]
   task: [task: Content['task']]
   work: []
+  forks: []
   undo: []
   redo: []
   fresh: []
@@ -70,6 +73,11 @@ const listed = tasks.some((task) => task.value === props.task)
     </el-tooltip>
     <el-tooltip :content="`${words.bench.redo} · Ctrl+Y`" :show-after="400">
       <el-button :disabled="!canRedo" @click="emit('redo')">{{ words.bench.redo }}</el-button>
+    </el-tooltip>
+    <el-tooltip :content="`${words.forks.show} · Alt+F`" :show-after="400">
+      <el-button :disabled="!canWork" :aria-pressed="forking" @click="emit('forks')">
+        {{ forking ? words.forks.hide : words.forks.show }}
+      </el-button>
     </el-tooltip>
     <el-tooltip :content="`${words.bench.print} · Alt+P`" :show-after="400">
       <el-button :disabled="!canWork" @click="emit('print')">{{ words.bench.print }}</el-button>

@@ -6,6 +6,7 @@ import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result } from '@/api/client'
 import { useKeys } from '@/shared/composables/useKeys'
+import ForkTrack from '@/spine/ForkTrack.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { words } from '@/texts/en'
 import AskedFor from './AskedFor.vue'
@@ -17,7 +18,9 @@ import NextStep from './NextStep.vue'
 import OriginalCheck from './OriginalCheck.vue'
 import PoseProblem from './PoseProblem.vue'
 import StopDetails from './StopDetails.vue'
+import { problemOf } from '@/example/problem'
 import { useBench } from './useBench'
+import { useForks, type Fork } from './useForks'
 
 const ComparePaths = defineAsyncComponent(() => import('./ComparePaths.vue'))
 const FunctionPlot = defineAsyncComponent(() => import('./FunctionPlot.vue'))
@@ -32,6 +35,10 @@ const bench = useBench((id) => void router.replace({ name: 'bench', params: { id
 const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
 const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
 const posing = ref(false)
+const forking = ref(false)
+/** The line whose forks are open; 0 is the given. */
+const forked = ref<number | null>(null)
+const { forks, after: forksAfter, refused: forksRefused, isLooking } = useForks(content, forking)
 const comparing = ref(false)
 const nextStep = ref<InstanceType<typeof NextStep> | null>(null)
 const editText = ref('')
@@ -124,6 +131,21 @@ function remove(index: number): void {
   choose(chosen.value)
 }
 
+function toggleForks(): void {
+  forking.value = !forking.value
+  forked.value = null
+}
+
+async function carry(fork: Fork) {
+  try {
+    const body = { ...problemOf(content.value), wrong: fork.wrong }
+    return (await result(api.POST('/api/algebra/fork', { body }))).path
+  } catch (refusal) {
+    tell(refusal)
+    return null
+  }
+}
+
 function fresh(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
 }
@@ -138,6 +160,7 @@ useKeys({
   'Ctrl+Y': bench.redo,
   'Ctrl+Shift+Z': bench.redo,
   'Alt+W': () => void workIt(),
+  'Alt+F': toggleForks,
   'Alt+H': () => void nextStep.value?.deeper(),
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
@@ -155,6 +178,8 @@ useKeys({
       :can-undo="bench.canUndo.value"
       :can-redo="bench.canRedo.value"
       :can-work="!!inspected"
+      :forking="forking"
+      @forks="toggleForks"
       @title="(text) => bench.change((next) => (next.title = text))"
       @task="(task) => bench.change((next) => (next.task = task))"
       @work="workIt()"
@@ -191,6 +216,13 @@ useKeys({
       <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
       <div v-if="!showsPose && given" class="spine" :class="{ hanging: !given.sides?.left }">
         <SpineLine class="top" :line="given" />
+        <ForkTrack
+          v-if="forksAfter(0).length"
+          :forks="forksAfter(0)"
+          :open="forked === 0"
+          :carry="carry"
+          @toggle="forked = forked === 0 ? null : 0"
+        />
         <ol class="lines">
           <li v-for="(stop, index) in stops" :key="index">
             <EntryLine
@@ -220,6 +252,13 @@ useKeys({
             >
               <SpineLine :line="stop" :chosen="chosen === index" />
             </div>
+            <ForkTrack
+              v-if="forksAfter(stop.number).length"
+              :forks="forksAfter(stop.number)"
+              :open="forked === stop.number"
+              :carry="carry"
+              @toggle="forked = forked === stop.number ? null : stop.number"
+            />
           </li>
         </ol>
         <EntryLine
@@ -234,6 +273,11 @@ useKeys({
           @up="content.lines.length && choose(content.lines.length - 1)"
           @leave="choose(null)"
         />
+        <p v-if="forking" class="quiet first" role="status">
+          <template v-if="forksRefused">{{ forksRefused }}</template>
+          <template v-else-if="isLooking">{{ words.forks.looking }}</template>
+          <template v-else-if="!forks.length">{{ words.forks.none }}</template>
+        </p>
         <p v-if="!content.lines.length && !draft" class="quiet first">
           {{ words.bench.noLinesSays }}
         </p>

@@ -5,7 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
 import { methodName, prose } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
-import type { Content } from './content'
+import type { Content } from '@/example/content'
 
 const props = defineProps<{
   content: Content

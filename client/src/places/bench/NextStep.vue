@@ -5,7 +5,8 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
 import { prose } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
-import type { Content } from './content'
+import type { Content } from '@/example/content'
+import { problemOf } from '@/example/problem'
 
 const props = defineProps<{
   /** The example; its next step is looked for under its last line. */
@@ -21,10 +22,7 @@ const depth = ref(0)
 const step = ref<Schemas['Nudged'] | null>(null)
 const refused = ref('')
 
-const problem = computed(() => {
-  const { task, given, form, numbers, lines } = props.content
-  return { task, given, form, numbers, lines: [...lines], variable: props.content.variable || null }
-})
+const problem = computed(() => problemOf(props.content))
 
 watch(
   () => JSON.stringify(problem.value),

@@ -6,7 +6,7 @@ import { words } from '@/texts/en'
 import ComparePaths from './ComparePaths.vue'
 import FunctionPlot from './FunctionPlot.vue'
 import NextStep from './NextStep.vue'
-import { blank } from './content'
+import { blank } from '@/example/content'
 
 function answers(data: unknown, ok = true) {
   const reply = ok

@@ -1,7 +1,8 @@
 /** The bench: one example being written, judged, saved and undone. */
 import { computed, ref } from 'vue'
 import { api, result } from '@/api/client'
-import { blank, contentOf, copyOf, guessedTask, isSame, type Content } from './content'
+import { blank, contentOf, copyOf, guessedTask, isSame, type Content } from '@/example/content'
+import { problemOf } from '@/example/problem'
 import { emptyHistory, redone, remembered, undone } from './history'
 import { useJudging } from './useJudging'
 import { keptContent, useSaving } from './useSaving'
@@ -83,16 +84,7 @@ export function useBench(created: (id: string) => void) {
   }
 
   async function workIt(method?: string): Promise<void> {
-    const { task, given, form, variable, numbers } = content.value
-    const body = {
-      task,
-      given,
-      form,
-      numbers,
-      variable: variable || null,
-      method: method ?? null,
-      lines: [],
-    }
+    const body = { ...problemOf(content.value), method: method ?? null, lines: [] }
     const worked = await result(api.POST('/api/algebra/work', { body }))
     change((next) => (next.lines = worked.lines.map((line) => line.text)))
     draft.value = ''

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ref } from 'vue'
-import { blank, type Content } from './content'
+import { blank, type Content } from '@/example/content'
 import { entered, fakeServer, judged, settled, type Asked } from '@/shared/testing/server'
 import { useJudging } from './useJudging'
 

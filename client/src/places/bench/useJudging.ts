@@ -5,7 +5,8 @@ import { later } from '@/shared/logic/debounce'
 import { prose } from '@/shared/logic/readable'
 import { marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
-import type { Content } from './content'
+import type { Content } from '@/example/content'
+import { problemOf } from '@/example/problem'
 
 type Checked = Schemas['Checked']
 type CheckedLine = Schemas['CheckedLine']
@@ -48,9 +49,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     const control = (current = new AbortController())
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
-    const { task, given, form, numbers } = content.value
-    const variable = content.value.variable || null
-    const body = { task, given, form, lines, explains, variable, numbers }
+    const body = { ...problemOf(content.value), lines, explains }
     try {
       const [answer] = await Promise.all([
         result(api.POST('/api/algebra/check', { body, signal: control.signal })),

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ref } from 'vue'
 import { signedOut, type Schemas } from '@/api/client'
-import { blank, type Content } from './content'
+import { blank, type Content } from '@/example/content'
 import { entered, fakeServer, settled } from '@/shared/testing/server'
 import { keptContent, useSaving } from './useSaving'
 

@@ -5,7 +5,7 @@
 import { onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
-import { contentOf, copyOf, isBlank, isSame, type Content } from './content'
+import { contentOf, copyOf, isBlank, isSame, type Content } from '@/example/content'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'conflict'
 

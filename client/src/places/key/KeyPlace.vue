@@ -2,9 +2,10 @@
 /** The printable key of one example: the spine with its reasons, and the check in the given. */
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import { prose } from '@/shared/logic/readable'
+import { contentOf } from '@/example/content'
+import { problemOf } from '@/example/problem'
+import { givenStop, writtenStops } from '@/example/stops'
 import CandidateCheck from '@/spine/CandidateCheck.vue'
-import { marksOf } from '@/spine/marks'
 import SpineLine from '@/spine/SpineLine.vue'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
@@ -24,14 +25,7 @@ async function load(): Promise<void> {
     const path = { identity: props.id }
     const found = await result(api.GET('/api/examples/{identity}', { params: { path } }))
     example.value = found
-    const body = {
-      task: found.task,
-      given: found.given ?? '',
-      form: found.form ?? [],
-      variable: found.variable || null,
-      numbers: found.numbers ?? 'real',
-      lines: found.lines ?? [],
-    }
+    const body = problemOf(contentOf(found))
     reading.value = await result(api.POST('/api/algebra/inspect', { body }))
     checked.value = await result(api.POST('/api/algebra/check', { body }))
   } catch (reason) {
@@ -42,24 +36,7 @@ watch(() => props.id, load, { immediate: true })
 
 const stops = computed<StopLine[]>(() => {
   if (!reading.value || !checked.value) return []
-  const marks = marksOf(checked.value.lines)
-  const given: StopLine = {
-    number: 0,
-    text: reading.value.reads.text,
-    mark: 'given',
-    sides: reading.value.reads.sides,
-    spoken: reading.value.reads.spoken,
-    words: words.key.given,
-  }
-  const written = checked.value.lines.map((line, index) => ({
-    number: index + 1,
-    text: line.text,
-    mark: marks[index] ?? 'waiting',
-    sides: line.sides ?? null,
-    spoken: line.spoken ?? line.text,
-    words: line.error?.name ?? prose(line.says ?? ''),
-  }))
-  return [given, ...written]
+  return [givenStop(reading.value.reads, words.key.given), ...writtenStops(checked.value.lines)]
 })
 
 function print(): void {

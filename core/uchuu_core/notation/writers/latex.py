@@ -3,6 +3,10 @@ r"""LaTeX for typesetting; reading it back gives the same tree.
 ``\left…\right`` only where the content is tall, so that short brackets keep their size.
 """
 
+from collections.abc import Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
+
 from uchuu_core.notation.brackets import Place, needs, spells_word
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -30,6 +34,19 @@ from uchuu_core.tree.nodes import (
 
 _RELATIONS = {"=": "=", "!=": r"\ne ", "<": "<", ">": ">", "<=": r"\le ", ">=": r"\ge "}
 _SIGNS = {"+": "+", "-": "-", "+-": r"\pm "}
+
+
+_lit: ContextVar[frozenset[int]] = ContextVar("lit", default=frozenset())
+
+
+@contextmanager
+def lighting(lit: frozenset[int]) -> Iterator[None]:
+    r"""Write the parts whose ``id`` is in *lit* in ``\htmlClass{lit}{…}`` while this is open."""
+    token = _lit.set(lit)
+    try:
+        yield
+    finally:
+        _lit.reset(token)
 
 
 def latex(line: Line) -> str:
@@ -70,6 +87,11 @@ def _in(place: Place, node: Expr) -> str:
 
 
 def _expression(node: Expr) -> str:
+    text = _written(node)
+    return rf"\htmlClass{{lit}}{{{text}}}" if id(node) in _lit.get() else text
+
+
+def _written(node: Expr) -> str:
     match node:
         case Number(text):
             return text

@@ -1,0 +1,24 @@
+/** A judged example as stops on the spine. */
+import type { Schemas } from '@/api/client'
+import { prose } from '@/shared/logic/readable'
+import { marksOf } from '@/spine/marks'
+import type { StopLine } from '@/spine/types'
+
+/** Return the given as a stop, with `says` beside it. */
+export function givenStop(reads: Schemas['Reading'], says: string): StopLine {
+  const { text, sides, spoken } = reads
+  return { number: 0, text, mark: 'given', sides, spoken, words: says }
+}
+
+/** Return the written lines as stops, each with its reason or its error. */
+export function writtenStops(lines: readonly Schemas['CheckedLine'][]): StopLine[] {
+  const marks = marksOf(lines)
+  return lines.map((line, index) => ({
+    number: index + 1,
+    text: line.text,
+    mark: marks[index] ?? 'waiting',
+    sides: line.sides ?? null,
+    spoken: line.spoken ?? line.text,
+    words: line.error?.name ?? prose(line.says ?? ''),
+  }))
+}

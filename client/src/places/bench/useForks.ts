@@ -1,0 +1,59 @@
+/** Where students leave the example: looked for after a pause, when forks are shown. */
+import { onScopeDispose, ref, watch, type Ref } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import { later } from '@/shared/logic/debounce'
+import type { Content } from '@/example/content'
+import { problemOf } from '@/example/problem'
+
+export type Fork = Schemas['Fork']
+
+/** Milliseconds without a change before forks are looked for: judging comes first. */
+const PAUSE = 350
+
+/**
+ * @param content the example; forks follow its lines
+ * @param isShown whether anybody looks at forks: nothing is asked for otherwise
+ */
+export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
+  const forks = ref<Fork[]>([])
+  const refused = ref('')
+  const isLooking = ref(false)
+  let current: AbortController | null = null
+
+  async function look(): Promise<void> {
+    current?.abort()
+    if (!isShown.value || !content.value.given.trim()) {
+      forks.value = []
+      isLooking.value = false
+      return
+    }
+    const control = (current = new AbortController())
+    isLooking.value = true
+    try {
+      const body = problemOf(content.value)
+      const found = await result(api.POST('/api/algebra/forks', { body, signal: control.signal }))
+      forks.value = found.forks
+      refused.value = ''
+    } catch (refusal) {
+      if (current !== control || !(refusal instanceof Refusal)) return
+      forks.value = []
+      refused.value = refusal.message
+    } finally {
+      if (current === control) isLooking.value = false
+    }
+  }
+
+  const soon = later(() => void look(), PAUSE)
+  watch([content, isShown], () => soon(), { deep: true, immediate: true })
+  onScopeDispose(() => {
+    soon.cancel()
+    current?.abort()
+  })
+
+  /** The forks that leave line `number` (0: the given); only lines that are written have any. */
+  function after(number: number): Fork[] {
+    return forks.value.filter((fork) => fork.after === number)
+  }
+
+  return { forks, after, refused, isLooking }
+}

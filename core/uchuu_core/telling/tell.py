@@ -1,0 +1,71 @@
+"""An example told line by line: what to say, what to ask before the line, what to watch for."""
+
+from contextlib import suppress
+from typing import Any
+
+from uchuu_core.checking.context import readable_lines
+from uchuu_core.checking.paper import check
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure
+from uchuu_core.forking.forks import as_record, forks_of, read_example
+from uchuu_core.notation import plain, read, shown
+from uchuu_core.notation.sides import sides
+from uchuu_core.notation.writers.latex import lighting
+from uchuu_core.nudging.nudges import hints
+from uchuu_core.telling.lit import changed_parts
+from uchuu_core.tree.nodes import Line
+
+MOST_WARNINGS = 2
+_ASK = "What would you do next?"
+
+
+def tell(problem: Problem) -> dict[str, Any]:
+    """Return the example with what is new on each line lit, and the talk track.
+
+    ``{"lines": [{"text","verdict","latex","sides","lit","spoken","say","ask","watch":
+    [{"name","wrong","wrong_latex","counter"}]}]}``, the given first. ``lit`` is as ``sides``, with
+    new parts in ``\\htmlClass{lit}{…}``; a line that cannot be read has its text alone.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+    """
+    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    watch = _watch(problem)
+    first = {"text": plain(given), **shown(given), "lit": shown(given)["sides"], "verdict": "ok"}
+    lines = [first | {"say": shown(given)["spoken"], "ask": "", "watch": watch.get(0, [])}]
+    before: Line = given
+    for number, (line, record) in enumerate(
+        zip(readable_lines(problem), check(problem)["lines"], strict=True), start=1
+    ):
+        told: dict[str, Any] = {
+            "text": record["text"],
+            "verdict": record["verdict"],
+            "say": record.get("says") or record.get("spoken") or "",
+            "ask": _ask(record.get("law", "")),
+            "watch": watch.get(number, []),
+        }
+        if not isinstance(line, Failure):
+            told |= shown(line)
+            with lighting(changed_parts(before, line)):
+                told["lit"] = sides(line)
+            if not record.get("check_line"):
+                before = line
+        lines.append(told)
+    return {"lines": lines}
+
+
+def _ask(law: str) -> str:
+    found = hints().get(law)
+    return found.notice if found else _ASK
+
+
+def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:
+    """Return the most common forks of every line."""
+    found: dict[int, list[dict[str, Any]]] = {}
+    with suppress(Failure):
+        for fork in forks_of(read_example(problem)):
+            listed = found.setdefault(fork.after, [])
+            if len(listed) < MOST_WARNINGS and not fork.hidden:
+                record = as_record(fork, problem)
+                listed.append({k: record[k] for k in ("name", "wrong", "wrong_latex", "counter")})
+    return found

@@ -1,0 +1,72 @@
+"""What is lit is new and reads as the line does; what is told is what the judge knows."""
+
+import re
+from random import Random
+from typing import Any
+
+import pytest
+
+from uchuu_core import problem_from, work
+from uchuu_core.failures import Failure
+from uchuu_core.notation import read
+from uchuu_core.telling.tell import tell
+from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS
+
+LIT = re.compile(r"\\htmlClass\{lit\}")
+
+
+def _told(task: str, given: str, *lines: str) -> list[dict[str, Any]]:
+    record = {"task": task, "given": given, "lines": list(lines)}
+    found: list[dict[str, Any]] = tell(problem_from(record))["lines"]
+    return found
+
+
+@pytest.mark.parametrize(
+    ("before", "after", "left", "right"),
+    [
+        ("2x + 6 = 10", "2x = 4", "2x", r"\htmlClass{lit}{4}"),
+        ("2(x+3) = 10", "2x + 6 = 10", r"\htmlClass{lit}{2x}+\htmlClass{lit}{6}", "10"),
+        ("2x = 4", "x = 2", "x", "2"),
+        ("x + 3 = 5", "x - 3 = 5", r"x-\htmlClass{lit}{3}", "5"),
+        ("x = 3", "x = 3", "x", "3"),
+    ],
+)
+def test_what_is_new_is_lit(before: str, after: str, left: str, right: str) -> None:
+    lit = _told("solve", before, after)[1]["lit"]
+
+    assert (lit["left"], lit["right"]) == (left, right)
+
+
+@pytest.mark.parametrize("kind", [*EQUATIONS, *EXPRESSIONS])
+def test_lighting_changes_nothing_but_the_light(kind: str) -> None:
+    made = {**EQUATIONS, **EXPRESSIONS}[kind](Random(kind))
+    record = {"task": made.task, "given": made.given, "variable": made.variable}
+    try:
+        lines = [line["text"] for line in work(problem_from(record))["lines"]]
+    except Failure:
+        return
+    told = tell(problem_from({**record, "lines": lines}))["lines"]
+    assert [line["text"] for line in told[1:]] == lines
+    for line in told:
+        for side in ("left", "right"):
+            assert line["lit"][side].count("{") == line["lit"][side].count("}")
+        if LIT.search(line["lit"]["right"]) is None and LIT.search(line["lit"]["left"]) is None:
+            assert line["lit"] == line["sides"]
+        assert line["say"]
+
+
+def test_each_line_is_asked_for_and_watched_over() -> None:
+    lines = _told("solve", "3(2x - 4) = 2x + 8", "6x - 12 = 2x + 8", "4x = 20", "x = 5")
+
+    assert "distribut" in lines[0]["watch"][0]["name"].lower() or lines[0]["watch"]
+    assert all(line["ask"].endswith("?") for line in lines[1:])
+    assert lines[1]["say"]
+
+
+def test_a_line_that_cannot_be_read_is_told_as_typed() -> None:
+    lines = _told("solve", "2x = 8", "x = = 4", "x = 4")
+
+    assert lines[1]["text"] == "x = = 4"
+    assert lines[1].get("lit") is None
+    assert lines[2]["lit"]["left"] == "x"
+    assert read(lines[2]["text"]) == read("x = 4")
