@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The frame: rail and place, or signing in. */
 import { ref } from 'vue'
+import { useRoute } from 'vue-router'
 import KeysOverview from '@/app/KeysOverview.vue'
 import Rail from '@/app/Rail.vue'
 import SignIn from '@/app/SignIn.vue'
@@ -9,6 +10,7 @@ import { loadSession, signOut, username } from '@/api/session'
 import { useKeys } from '@/shared/composables/useKeys'
 import { words } from '@/texts/en'
 
+const route = useRoute()
 const keysOpen = ref(false)
 const refusal = ref('')
 
@@ -39,8 +41,8 @@ useKeys({ '?': () => (keysOpen.value = true) })
       <SignIn />
     </div>
   </main>
-  <div v-else-if="username" class="frame">
-    <Rail :username="username" @keys="keysOpen = true" @leave="leave" />
+  <div v-else-if="username" class="frame" :class="{ bare: route.meta['bare'] }">
+    <Rail v-if="!route.meta['bare']" :username="username" @keys="keysOpen = true" @leave="leave" />
     <router-view :key="username" />
     <KeysOverview v-model="keysOpen" />
     <el-dialog
@@ -61,6 +63,9 @@ useKeys({ '?': () => (keysOpen.value = true) })
 .frame {
   display: grid;
   grid-template-columns: 7rem minmax(0, 1fr);
+}
+.bare {
+  grid-template-columns: minmax(0, 1fr);
 }
 .welcome {
   min-height: 100vh;

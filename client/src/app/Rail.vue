@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The places, the same everywhere. */
+import { theme, toggleTheme } from '@/shared/composables/theme'
 import { words } from '@/texts/en'
 
 defineProps<{
@@ -30,6 +31,7 @@ const places = [
       {{ place.label }}
     </router-link>
     <span class="gap" />
+    <button type="button" @click="toggleTheme">{{ words.rail.theme[theme] }}</button>
     <button type="button" @click="emit('keys')">{{ words.rail.keys }} <kbd>?</kbd></button>
     <button type="button" @click="emit('leave')">
       {{ words.rail.leave }}<small>{{ username }}</small>
@@ -39,7 +41,7 @@ const places = [
 
 <style scoped>
 .rail {
-  background: var(--ink);
+  background: var(--rail);
   color: #f4f1e8;
   display: flex;
   flex-direction: column;

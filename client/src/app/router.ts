@@ -23,6 +23,19 @@ export const router = createRouter({
       component: () => import('@/places/key/KeyPlace.vue'),
     },
     {
+      path: '/examples/:id/show',
+      name: 'show',
+      props: true,
+      meta: { bare: true },
+      component: () => import('@/places/show/ShowPlace.vue'),
+    },
+    {
+      path: '/examples/:id/track',
+      name: 'track',
+      props: true,
+      component: () => import('@/places/show/TrackPlace.vue'),
+    },
+    {
       path: '/errors',
       name: 'errors',
       component: () => import('@/places/errors/ErrorsPlace.vue'),

@@ -25,6 +25,7 @@ const emit = defineEmits<{
   redo: []
   fresh: []
   print: []
+  present: []
 }>()
 
 const tasks = (
@@ -78,6 +79,9 @@ const listed = tasks.some((task) => task.value === props.task)
       <el-button :disabled="!canWork" :aria-pressed="forking" @click="emit('forks')">
         {{ forking ? words.forks.hide : words.forks.show }}
       </el-button>
+    </el-tooltip>
+    <el-tooltip :content="`${words.show.open} · Alt+S`" :show-after="400">
+      <el-button :disabled="!canWork" @click="emit('present')">{{ words.bench.show }}</el-button>
     </el-tooltip>
     <el-tooltip :content="`${words.bench.print} · Alt+P`" :show-after="400">
       <el-button :disabled="!canWork" @click="emit('print')">{{ words.bench.print }}</el-button>

@@ -155,6 +155,11 @@ function print(): void {
   if (saving.id.value) void router.push({ name: 'key', params: { id: saving.id.value } })
 }
 
+function present(): void {
+  saving.saveNow()
+  if (saving.id.value) void router.push({ name: 'show', params: { id: saving.id.value } })
+}
+
 useKeys({
   'Ctrl+Z': bench.undo,
   'Ctrl+Y': bench.redo,
@@ -165,6 +170,7 @@ useKeys({
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
   'Alt+P': print,
+  'Alt+S': present,
 })
 </script>
 
@@ -187,6 +193,7 @@ useKeys({
       @redo="bench.redo"
       @fresh="fresh"
       @print="print"
+      @present="present"
     />
     <main class="work">
       <div class="problem">
