@@ -11,7 +11,8 @@ from uchuu_core.checking.context import context_of
 from uchuu_core.checking.line import judged
 from uchuu_core.contract import OwnError, Problem
 from uchuu_core.failures import Failure
-from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.equality import agreement, has_value
+from uchuu_core.kernel.numbers import REAL
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.moves.catalogue import Wording, wordings
 from uchuu_core.moves.conditions import NotNumeral
@@ -125,6 +126,8 @@ def _verdict(before: Line, after: Line) -> str:
     """Return “equal”, “different” or “undecided” for two filled lines."""
     try:
         if not isinstance(before, Relation):
+            if not (has_value(before, REAL) and has_value(after, REAL)):  # type: ignore[arg-type]
+                return "undecided"  # nothing is refuted where one of them has no value
             return agreement(before, after).verdict  # type: ignore[arg-type]
         problem = Problem("solve", plain(before), _UNKNOWN)
         verdict = judged(before, after, context_of(problem, [])).verdict

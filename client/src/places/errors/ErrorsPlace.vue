@@ -4,9 +4,11 @@ import { computed, ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
+import OwnErrors from './OwnErrors.vue'
 
 const entries = ref<Schemas['ErrorEntry'][]>([])
 const wanted = ref('')
+const topic = ref('')
 const refusal = ref('')
 
 result(api.GET('/api/algebra/errors')).then(
@@ -14,10 +16,13 @@ result(api.GET('/api/algebra/errors')).then(
   (reason) => (refusal.value = reason instanceof Refusal ? reason.message : ''),
 )
 
+const allTopics = computed(() => [...new Set(entries.value.map((entry) => entry.topic))])
 const topics = computed(() => {
   const text = wanted.value.toLowerCase()
-  const found = entries.value.filter((entry) =>
-    `${entry.name} ${entry.topic} ${entry.why} ${entry.before}`.toLowerCase().includes(text),
+  const found = entries.value.filter(
+    (entry) =>
+      (!topic.value || entry.topic === topic.value) &&
+      `${entry.name} ${entry.topic} ${entry.why} ${entry.before}`.toLowerCase().includes(text),
   )
   return [...new Set(found.map((entry) => entry.topic))].map((topic) => ({
     topic,
@@ -37,9 +42,14 @@ const topics = computed(() => {
         :placeholder="words.errors.filter"
         :aria-label="words.errors.filter"
       />
+      <select v-model="topic" class="typed topic" :aria-label="words.errors.topic">
+        <option value="">{{ words.errors.allTopics }}</option>
+        <option v-for="name in allTopics" :key="name" :value="name">{{ name }}</option>
+      </select>
     </header>
     <p class="quiet">{{ words.errors.lead }}</p>
     <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
+    <OwnErrors v-if="!wanted && !topic" />
     <p v-if="entries.length && !topics.length">{{ words.errors.none }}</p>
     <section v-for="group in topics" :key="group.topic">
       <h2>{{ group.topic }}</h2>
@@ -63,6 +73,10 @@ const topics = computed(() => {
           <span class="quiet">{{ words.errors.why }}:</span> {{ entry.why }}
           <br />
           <span class="quiet">{{ words.errors.repair }}:</span> {{ readable(entry.repair) }}
+          <template v-if="entry.counter">
+            <br />
+            <span class="quiet">{{ words.errors.refuted }}:</span> {{ readable(entry.counter) }}
+          </template>
         </p>
       </article>
     </section>
@@ -70,11 +84,14 @@ const topics = computed(() => {
 </template>
 
 <style scoped>
+.topic {
+  width: auto;
+}
 .find {
   width: 16rem;
   margin-left: 1.5rem;
 }
-h2 {
+section:not(.owns) > h2 {
   margin-top: 1.6rem;
 }
 h2::first-letter {

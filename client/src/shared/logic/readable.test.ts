@@ -9,6 +9,7 @@ test.each([
   ['x >= -6', 'x ≥ −6'],
   ['x = 3 - 2sqrt(5)', 'x = 3 − 2√5'],
   ['sqrt(x + 1)', '√(x + 1)'],
+  ['sqrt(2^2 - 3^2)', '√(2² − 3²)'],
 ])('%s reads %s', (typed, read) => {
   expect(readable(typed)).toBe(read)
 })

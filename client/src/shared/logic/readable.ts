@@ -13,7 +13,9 @@ export function readable(text: string): string {
     .replace(/\+-/g, '±')
     .replace(/-/g, '−')
     .replace(/\s*\*\s*/g, ' · ')
-    .replace(/\^\(?(−?\d+)\)?/g, (_, digits: string) => raised(digits))
+    .replace(/\^(?:\((−?\d+)\)|(−?\d+))/g, (_, inside: string, plain: string) =>
+      raised(inside ?? plain),
+    )
 }
 
 function raised(digits: string): string {

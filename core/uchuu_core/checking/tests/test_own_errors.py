@@ -71,6 +71,11 @@ def test_what_is_no_pattern_is_refused_with_the_reason(
         _examined(before, after, *when)
 
 
+def test_the_numbers_that_refute_it_have_values() -> None:
+    assert "sqrt(2^2 - 3^2)" not in _examined("sqrt(a^2 - b^2)", "a - b")["counter"]
+    assert _examined("1/(a-b)", "1/a - 1/b")["counter"].startswith("Try a = 2, b = 3")
+
+
 def test_it_is_tried_on_examples_at_once() -> None:
     shown = _examined("(a+b)/2", "a/2 + b", examples=("(x+6)/2", "x +", "7x"))["examples"]
 

@@ -1,0 +1,202 @@
+<script setup lang="ts">
+/** An own error being written: examined while one types, kept only when it is no law. */
+import { onScopeDispose, reactive, ref, watch } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import { later } from '@/shared/logic/debounce'
+import { readable } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+const props = defineProps<{
+  /** The stored one that is changed; null for a new one. */
+  stored: Schemas['OwnErrorOut'] | null
+}>()
+const emit = defineEmits<{ kept: []; leave: [] }>()
+
+const typed = reactive({
+  name: props.stored?.name ?? '',
+  before: props.stored?.before ?? '',
+  after: props.stored?.after ?? '',
+  when: (props.stored?.when ?? []).join(', '),
+  says: props.stored?.says ?? '',
+  examples: '',
+})
+const examined = ref<Schemas['Examined'] | null>(null)
+const refusal = ref('')
+const keeping = ref(false)
+let current: AbortController | null = null
+
+function listed(text: string, separator: RegExp): string[] {
+  return text
+    .split(separator)
+    .map((part) => part.trim())
+    .filter(Boolean)
+}
+
+function body(): Schemas['OwnErrorIn'] {
+  const { name, before, after, says } = typed
+  return { name, before, after, says, when: listed(typed.when, /[,;]/) }
+}
+
+async function examine(): Promise<void> {
+  current?.abort()
+  if (!typed.before.trim() || !typed.after.trim()) {
+    examined.value = null
+    refusal.value = ''
+    return
+  }
+  const control = (current = new AbortController())
+  try {
+    const asked = { ...body(), examples: listed(typed.examples, /[;\n]/).slice(0, 6) }
+    examined.value = await result(
+      api.POST('/api/errors/examine', { body: asked, signal: control.signal }),
+    )
+    refusal.value = ''
+  } catch (reason) {
+    if (current !== control || !(reason instanceof Refusal)) return
+    examined.value = null
+    refusal.value = reason.message
+  }
+}
+const soon = later(() => void examine(), 300)
+watch(typed, () => soon(), { immediate: true })
+onScopeDispose(() => {
+  soon.cancel()
+  current?.abort()
+})
+
+async function keep(): Promise<void> {
+  keeping.value = true
+  try {
+    if (props.stored) {
+      const path = { identity: props.stored.id }
+      await result(api.PUT('/api/errors/{identity}', { params: { path }, body: body() }))
+    } else await result(api.POST('/api/errors', { body: body() }))
+    emit('kept')
+  } catch (reason) {
+    if (!(reason instanceof Refusal)) throw reason
+    refusal.value = reason.message
+  } finally {
+    keeping.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="own" @submit.prevent="keep" @keydown.escape="emit('leave')">
+    <label class="wide">
+      {{ words.errors.ownName }}
+      <input v-model="typed.name" class="typed" maxlength="200" required />
+    </label>
+    <label>
+      {{ words.errors.ownBefore }}
+      <input
+        v-model="typed.before"
+        class="typed"
+        spellcheck="false"
+        autocomplete="off"
+        placeholder="sqrt(a - b)"
+      />
+    </label>
+    <label>
+      {{ words.errors.ownAfter }}
+      <input
+        v-model="typed.after"
+        class="typed"
+        spellcheck="false"
+        autocomplete="off"
+        placeholder="sqrt(a) - sqrt(b)"
+      />
+    </label>
+    <label class="wide">
+      {{ words.errors.ownWhen }}
+      <input
+        v-model="typed.when"
+        class="typed"
+        spellcheck="false"
+        placeholder="a is a number, b is not 0"
+      />
+      <span class="quiet">{{ words.errors.ownWhenSays }}</span>
+    </label>
+    <label class="wide">
+      {{ words.errors.ownSays }}
+      <input v-model="typed.says" class="typed" maxlength="1000" />
+    </label>
+    <label class="wide">
+      {{ words.errors.ownTry }}
+      <input
+        v-model="typed.examples"
+        class="typed"
+        spellcheck="false"
+        placeholder="sqrt(25 - 16); 3 + sqrt(x - 9)"
+      />
+    </label>
+    <div class="wide examined" aria-live="polite">
+      <p v-if="refusal" class="warm">{{ refusal }}</p>
+      <template v-else-if="examined">
+        <p>
+          <b>{{ words.errors.is[examined.kind as 'error' | 'law' | 'undecided'] }}</b>
+          {{ examined.kind === 'error' ? readable(examined.counter ?? '') : examined.says }}
+        </p>
+        <ul>
+          <li v-for="tried in examined.examples" :key="tried.line">
+            <code>{{ readable(tried.line) }}</code>
+            <template v-if="tried.failure"> {{ tried.failure.message }}</template>
+            <template v-else-if="!tried.becomes.length"> {{ words.errors.fitsNowhere }}</template>
+            <template v-for="item in tried.becomes" :key="item.text">
+              → <MathText :latex="item.latex" />
+              <span class="quiet">
+                {{ words.errors.tried[item.verdict === 'ok' ? 'ok' : 'wrong'] }}</span
+              >
+            </template>
+          </li>
+        </ul>
+      </template>
+      <p v-else class="quiet">{{ words.errors.ownLead }}</p>
+    </div>
+    <div class="wide">
+      <el-button
+        type="primary"
+        native-type="submit"
+        :loading="keeping"
+        :disabled="examined?.kind !== 'error' || !typed.name.trim()"
+      >
+        {{ words.errors.keep }}
+      </el-button>
+      <el-button @click="emit('leave')">{{ words.errors.leave }}</el-button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.own {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.7rem 1.2rem;
+  max-width: 52rem;
+  padding: 1rem 1.2rem;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+.wide {
+  grid-column: 1 / 3;
+}
+label {
+  font-size: 0.88rem;
+  color: var(--quiet);
+}
+label .typed {
+  color: var(--text);
+}
+li > * {
+  margin-right: 0.4rem;
+}
+.examined p {
+  margin: 0;
+}
+ul {
+  margin: 0.3rem 0 0;
+  padding: 0;
+  list-style: none;
+}
+</style>
