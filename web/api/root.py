@@ -5,6 +5,7 @@ from errors.api import router as errors
 from examples.api import router as examples
 from house.api import router as house
 from ninja import NinjaAPI
+from sets.api import router as sets
 from teachers.api import router as session
 
 from api import failures
@@ -17,3 +18,4 @@ api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/algebra", algebra, tags=["algebra"])
 api.add_router("/errors", errors, tags=["errors"])
 api.add_router("/house", house, tags=["house"])
+api.add_router("/sets", sets, tags=["sets"])

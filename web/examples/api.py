@@ -12,7 +12,7 @@ from ninja import Body, Router, Status
 from examples.actions.import_examples import import_examples
 from examples.actions.put_aside import bring_back, put_aside
 from examples.actions.save_example import StaleVersion, create_example, save_example
-from examples.models import Example
+from examples.models import Example, Snapshot
 from examples.queries import list_of, one_of
 from examples.schemas import (
     ExampleFile,
@@ -21,6 +21,7 @@ from examples.schemas import (
     ExampleRow,
     ExampleSave,
     Imported,
+    SnapshotOut,
     Stale,
 )
 
@@ -58,6 +59,12 @@ def import_all(request: HttpRequest, body: Body[dict[str, Any]]) -> Status[dict[
 def one(request: HttpRequest, identity: UUID) -> Example:
     """Return one example."""
     return one_of(teacher_of(request), identity)
+
+
+@router.get("/{identity}/history", response={200: list[SnapshotOut], **_MISSING})
+def history(request: HttpRequest, identity: UUID) -> QuerySet[Snapshot]:
+    """Return the earlier versions that were kept, newest first."""
+    return one_of(teacher_of(request), identity).snapshots.all()
 
 
 @router.put("/{identity}", response={200: ExampleOut, 409: Stale, **_MISSING})

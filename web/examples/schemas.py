@@ -60,6 +60,14 @@ class Stale(Schema):
     current: ExampleOut
 
 
+class SnapshotOut(Schema):
+    """An example as it was at an earlier version."""
+
+    version: int
+    taken: datetime
+    content: ExampleIn
+
+
 class ExampleFile(Schema):
     """Examples in the open exchange format (docs/format/examples.schema.json)."""
 

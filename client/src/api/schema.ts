@@ -124,6 +124,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/examples/{identity}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * History
+         * @description Return the earlier versions that were kept, newest first.
+         */
+        get: operations["examples_api_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examples/{identity}/restore": {
         parameters: {
             query?: never;
@@ -516,6 +536,78 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return all sets, last changed first.
+         */
+        get: operations["sets_api_listed"];
+        put?: never;
+        /**
+         * Create
+         * @description Store a new set.
+         */
+        post: operations["sets_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one set with its examples.
+         */
+        get: operations["sets_api_one"];
+        /**
+         * Save
+         * @description Store a change; 409 with the stored one when it was changed elsewhere since.
+         */
+        put: operations["sets_api_save"];
+        post?: never;
+        /**
+         * Remove
+         * @description Put a set aside; its examples stay, and it can be brought back.
+         */
+        delete: operations["sets_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring back a set that was put aside.
+         */
+        post: operations["sets_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -771,6 +863,20 @@ export interface components {
             lines: string[];
             /** Version */
             version: number;
+        };
+        /**
+         * SnapshotOut
+         * @description An example as it was at an earlier version.
+         */
+        SnapshotOut: {
+            /** Version */
+            version: number;
+            /**
+             * Taken
+             * Format: date-time
+             */
+            taken: string;
+            content: components["schemas"]["ExampleIn"];
         };
         /**
          * Notations
@@ -1882,6 +1988,134 @@ export interface components {
              */
             radicals: "any" | "non-negative";
         };
+        /**
+         * SetRow
+         * @description A set in the list.
+         */
+        SetRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Item Count */
+            item_count: number;
+        };
+        /**
+         * ItemOut
+         * @description An example of the set with all that it holds.
+         */
+        ItemOut: {
+            example: components["schemas"]["ExampleOut"];
+            /** Marks */
+            marks: number | null;
+            /** Minutes */
+            minutes: number | null;
+        };
+        /**
+         * SetOut
+         * @description A set as stored.
+         */
+        SetOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Instruction */
+            instruction: string;
+            /** Version */
+            version: number;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Items */
+            items: components["schemas"]["ItemOut"][];
+        };
+        /**
+         * ItemIn
+         * @description An example in its place, with marks and minutes where they are given.
+         */
+        ItemIn: {
+            /**
+             * Example
+             * Format: uuid
+             */
+            example: string;
+            /** Marks */
+            marks?: number | null;
+            /** Minutes */
+            minutes?: number | null;
+        };
+        /**
+         * SetIn
+         * @description A set as it is written.
+         */
+        SetIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemIn"][];
+        };
+        /**
+         * StaleSet
+         * @description The set was changed elsewhere since: ``current`` is what is stored now.
+         */
+        StaleSet: {
+            /**
+             * Code
+             * @default stale
+             */
+            code: string;
+            /** Message */
+            message: string;
+            current: components["schemas"]["SetOut"];
+        };
+        /**
+         * SetSave
+         * @description A change; ``version`` is the version that it was made on.
+         */
+        SetSave: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemIn"][];
+            /** Version */
+            version: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -2198,6 +2432,46 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SnapshotOut"][];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -3357,6 +3631,284 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    sets_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetRow"][];
+                };
+            };
+        };
+    };
+    sets_api_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaleSet"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };

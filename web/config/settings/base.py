@@ -37,6 +37,7 @@ INSTALLED_APPS = [
     "errors",
     "house",
     "examples",
+    "sets",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

@@ -1,13 +1,17 @@
 """Saving an example: made new, or changed on the version that the writer saw."""
 
+from datetime import timedelta
 from uuid import UUID
 
 from django.contrib.auth.models import User
 from django.db import transaction
+from django.utils import timezone
 
-from examples.models import Example, WrittenLine
-from examples.schemas import ExampleIn
+from examples.models import Example, Snapshot, WrittenLine
+from examples.schemas import ExampleIn, ExampleOut
 
+TOGETHER = timedelta(minutes=2)
+MOST_SNAPSHOTS = 60
 _FIELDS = ("title", "task", "given", "variable", "numbers", "form", "note")
 
 
@@ -42,12 +46,28 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
         return example
     if example.version != version:
         raise StaleVersion(example)
+    take_snapshot(example)
     for name in _FIELDS:
         setattr(example, name, getattr(content, name))
     example.version += 1
     example.save()
     _write_lines(example, content.lines)
     return example
+
+
+def take_snapshot(example: Example) -> None:
+    """Keep *example* as it is, before it is changed.
+
+    While somebody types, every pause is a version: within ``TOGETHER`` only the first is kept. At most
+    ``MOST_SNAPSHOTS`` stay, the oldest go.
+    """
+    last = example.snapshots.first()
+    if last is not None and timezone.now() - last.taken < TOGETHER:
+        return
+    content = ExampleOut.from_orm(example).dict(include=set(ExampleIn.model_fields))
+    Snapshot.objects.create(example=example, version=example.version, content=content)
+    old = example.snapshots.values_list("pk", flat=True)[MOST_SNAPSHOTS:]
+    Snapshot.objects.filter(pk__in=list(old)).delete()
 
 
 def _same(example: Example, content: ExampleIn) -> bool:

@@ -33,3 +33,22 @@ class Example(models.Model):
 
     def __str__(self) -> str:
         return self.title or self.given
+
+
+class Snapshot(models.Model):
+    """An example as it was at one version: the way back."""
+
+    example = models.ForeignKey(Example, on_delete=models.CASCADE, related_name="snapshots")
+    version = models.PositiveIntegerField()
+    content = models.JSONField()
+    """As the exchange format has an example."""
+    taken = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ["-version"]
+        constraints = [
+            models.UniqueConstraint(fields=["example", "version"], name="one_snapshot_a_version")
+        ]
+
+    def __str__(self) -> str:
+        return f"version {self.version} of {self.example_id}"

@@ -1,6 +1,7 @@
 """Examples: each teacher's own, versions, putting aside, the exchange format."""
 
 import json
+from datetime import timedelta
 from pathlib import Path
 from typing import Any
 
@@ -11,6 +12,7 @@ from django.contrib.auth.models import User
 from django.core.management import call_command
 from pytest_django import DjangoAssertNumQueries
 
+from examples.actions import save_example
 from examples.models import Example
 
 CONTENT = {"title": "One", "task": "solve", "given": "2x = 6", "lines": ["x = 3", "what? ("]}
@@ -45,6 +47,26 @@ def test_each_teacher_sees_only_their_own(ada: ApiClient, ben: ApiClient) -> Non
     assert [reply.status_code for reply in replies] == [404] * 4
     assert ben.call("GET", "/examples").json() == []
     assert ada.call("GET", path).status_code == 200
+
+
+def test_earlier_versions_are_kept_one_for_every_while_and_only_for_their_teacher(
+    ada: ApiClient, ben: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    path = f"/examples/{_created(ada)['id']}"
+    for version, lines in enumerate((["a"], ["b"]), start=1):
+        ada.call("PUT", path, {**CONTENT, "lines": lines, "version": version})
+    monkeypatch.setattr(save_example, "TOGETHER", timedelta(0))
+    monkeypatch.setattr(save_example, "MOST_SNAPSHOTS", 2)
+    for version, lines in enumerate((["c"], ["d"]), start=3):
+        ada.call("PUT", path, {**CONTENT, "lines": lines, "version": version})
+
+    kept = ada.call("GET", f"{path}/history").json()
+
+    assert [(item["version"], item["content"]["lines"]) for item in kept] == [
+        (4, ["c"]),
+        (3, ["b"]),
+    ]
+    assert ben.call("GET", f"{path}/history").status_code == 404
 
 
 def test_a_change_on_an_old_version_never_overwrites(ada: ApiClient) -> None:

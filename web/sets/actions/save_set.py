@@ -1,0 +1,83 @@
+"""Saving a set: made new, or changed on the version that the writer saw."""
+
+from uuid import UUID
+
+from api.failures import Refused
+from django.contrib.auth.models import User
+from django.db import transaction
+from django.utils import timezone
+from examples.models import Example
+
+from sets.models import ProblemSet, SetItem
+from sets.queries import one_of
+from sets.schemas import ItemIn, SetIn
+
+
+class StaleSetVersion(Exception):
+    """The set was changed elsewhere since."""
+
+
+@transaction.atomic
+def create_set(*, teacher: User, content: SetIn) -> ProblemSet:
+    """Store a new set.
+
+    Raises:
+        Refused: 422 when an item is not an example of this teacher, or stands there twice.
+    """
+    stored = ProblemSet.objects.create(
+        teacher=teacher, title=content.title, instruction=content.instruction
+    )
+    _write_items(stored, content.items)
+    return stored
+
+
+@transaction.atomic
+def save_set(*, teacher: User, identity: UUID, content: SetIn, version: int) -> ProblemSet:
+    """Store a change made on *version*.
+
+    Raises:
+        Refused: 404 when it is not there; 422 as ``create_set``.
+        StaleSetVersion: another change was stored since.
+    """
+    one_of(teacher, identity)
+    stored = ProblemSet.objects.select_for_update().get(pk=identity)
+    if stored.version != version:
+        raise StaleSetVersion
+    stored.title, stored.instruction = content.title, content.instruction
+    stored.version += 1
+    stored.save()
+    _write_items(stored, content.items)
+    return one_of(teacher, identity)
+
+
+def put_set_aside(*, stored: ProblemSet) -> None:
+    """Take the set out of the list; its examples stay."""
+    stored.deleted = timezone.now()
+    stored.save(update_fields=["deleted"])
+
+
+def bring_set_back(*, stored: ProblemSet) -> ProblemSet:
+    """Bring a set back that was put aside."""
+    stored.deleted = None
+    stored.save(update_fields=["deleted"])
+    return stored
+
+
+def _write_items(stored: ProblemSet, items: list[ItemIn]) -> None:
+    wanted = [item.example for item in items]
+    if len(set(wanted)) < len(wanted):
+        raise Refused(422, "twice", "An example stands in this set twice. Take one of them out.")
+    owned = Example.objects.filter(teacher_id=stored.teacher_id, pk__in=wanted)
+    if owned.count() < len(wanted):
+        raise Refused(422, "not-found", "One of these examples is not there (any more).")
+    stored.items.all().delete()
+    SetItem.objects.bulk_create(
+        SetItem(
+            set=stored,
+            example_id=item.example,
+            position=position,
+            marks=item.marks,
+            minutes=item.minutes,
+        )
+        for position, item in enumerate(items)
+    )
