@@ -207,6 +207,7 @@ class Balance(Schema):
 class Worked(Schema):
     """A problem worked by a method."""
 
+    reads: Reading
     method: str
     methods: list[str]
     lines: list[WorkedLine]

@@ -1157,6 +1157,19 @@ export interface components {
             reasons: string[];
         };
         /**
+         * Reading
+         * @description How a line is read: plain notation, LaTeX, spoken English.
+         */
+        Reading: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+        };
+        /**
          * Rejected
          * @description A candidate that fails in the given, and why.
          */
@@ -1181,6 +1194,7 @@ export interface components {
          * @description A problem worked by a method.
          */
         Worked: {
+            reads: components["schemas"]["Reading"];
             /** Method */
             method: string;
             /** Methods */
@@ -1295,19 +1309,6 @@ export interface components {
             says: string;
             /** Where */
             where: string | null;
-        };
-        /**
-         * Reading
-         * @description How a line is read: plain notation, LaTeX, spoken English.
-         */
-        Reading: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
         };
         /**
          * ReadingValue

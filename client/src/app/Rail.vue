@@ -11,6 +11,7 @@ const emit = defineEmits<{ keys: []; leave: [] }>()
 
 const places = [
   { name: 'bench', label: words.rail.bench },
+  { name: 'sets', label: words.rail.sets },
   { name: 'examples', label: words.rail.examples },
   { name: 'errors', label: words.rail.errors },
   { name: 'house', label: words.rail.house },

@@ -35,6 +35,19 @@ export const router = createRouter({
       props: true,
       component: () => import('@/places/show/TrackPlace.vue'),
     },
+    { path: '/sets', name: 'sets', component: () => import('@/places/sets/SetsPlace.vue') },
+    {
+      path: '/sets/:id',
+      name: 'set',
+      props: true,
+      component: () => import('@/places/sets/SetPlace.vue'),
+    },
+    {
+      path: '/sets/:id/print/:what(handout|short|key)',
+      name: 'sheet',
+      props: true,
+      component: () => import('@/places/sets/SheetPlace.vue'),
+    },
     {
       path: '/errors',
       name: 'errors',

@@ -1,0 +1,61 @@
+"""Load the demo teachers with their examples and sets; by default only where there are none."""
+
+import json
+from pathlib import Path
+from typing import Any
+
+from django.conf import settings
+from django.contrib.auth.models import User
+from django.core.management.base import BaseCommand, CommandParser
+from examples.actions.import_examples import import_examples
+from examples.models import Example
+
+from sets.actions.save_set import create_set
+from sets.models import ProblemSet
+from sets.schemas import ItemIn, SetIn
+
+PASSWORD = "harbour-42"
+TEACHERS = ("marin", "okafor")
+
+
+class Command(BaseCommand):
+    """``load_demo [--reset]``."""
+
+    help = "Load the made-up demo teachers, examples and sets."
+
+    def add_arguments(self, parser: CommandParser) -> None:
+        """Add ``--reset``: the demo teachers' examples and sets are thrown away first."""
+        parser.add_argument("--reset", action="store_true")
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Create what is missing."""
+        folder: Path = settings.ROOT / "demo"
+        for name in TEACHERS:
+            teacher, created = User.objects.get_or_create(username=name)
+            if created or options["reset"]:
+                teacher.set_password(PASSWORD)
+                teacher.save()
+            if options["reset"]:
+                ProblemSet.objects.filter(teacher=teacher).delete()
+                Example.objects.filter(teacher=teacher).delete()
+            if not Example.objects.filter(teacher=teacher).exists():
+                document = json.loads((folder / f"{name}.json").read_text("utf-8"))
+                stored = import_examples(teacher=teacher, document=document)
+                sets = _load_sets(teacher, stored, folder / f"{name}-sets.json")
+                self.stdout.write(f"{name}: {len(stored)} examples, {sets} sets")
+
+
+def _load_sets(teacher: User, examples: list[Example], place: Path) -> int:
+    """Store the sets of the file, whose items name examples by their titles; return how many."""
+    if not place.exists():
+        return 0
+    by_title = {example.title: example.pk for example in examples}
+    records = json.loads(place.read_text("utf-8"))
+    for record in records:
+        items = [
+            ItemIn(example=by_title[item["title"]], marks=item["marks"], minutes=item["minutes"])
+            for item in record["items"]
+        ]
+        content = SetIn(title=record["title"], instruction=record["instruction"], items=items)
+        create_set(teacher=teacher, content=content)
+    return len(records)
