@@ -1,7 +1,7 @@
 """All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
 
 from uchuu_core.contract import Task
-from uchuu_core.failures import MethodDoesNotApply, OutOfScope
+from uchuu_core.failures import MethodDoesNotApply, OutOfScope, TooLarge
 from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.methods.domain import DOMAIN
 from uchuu_core.methods.equations.methods import EQUATIONS
@@ -44,7 +44,10 @@ _NO_PROBLEM = (Chain, Either, ValueSet, Outcome, AllExcept, Feature, Coordinates
 def _refusal(method: Method, posed: Posed) -> str | None:
     if isinstance(posed.given, _NO_PROBLEM):
         return "it is neither one expression nor one equation"
-    return method.refusal(posed)
+    try:
+        return method.refusal(posed)
+    except TooLarge as bound:
+        return bound.message
 
 
 def applicable(posed: Posed, task: Task) -> list[Method]:

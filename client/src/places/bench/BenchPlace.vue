@@ -6,14 +6,13 @@ import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result } from '@/api/client'
 import { useKeys } from '@/shared/composables/useKeys'
-import ForkTrack from '@/spine/ForkTrack.vue'
-import SpineLine from '@/spine/SpineLine.vue'
 import { words } from '@/texts/en'
 import AskedFor from './AskedFor.vue'
 import BenchHeader from './BenchHeader.vue'
 import CopyLine from './CopyLine.vue'
 import EntryLine from './EntryLine.vue'
 import GivenProblem from './GivenProblem.vue'
+import LineList from './LineList.vue'
 import NextStep from './NextStep.vue'
 import OriginalCheck from './OriginalCheck.vue'
 import PoseProblem from './PoseProblem.vue'
@@ -23,6 +22,8 @@ import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
 const ComparePaths = defineAsyncComponent(() => import('./ComparePaths.vue'))
+const EarlierVersions = defineAsyncComponent(() => import('./EarlierVersions.vue'))
+const ProblemWeight = defineAsyncComponent(() => import('./ProblemWeight.vue'))
 const FunctionPlot = defineAsyncComponent(() => import('./FunctionPlot.vue'))
 
 const props = defineProps<{
@@ -36,14 +37,12 @@ const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
 const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
 const posing = ref(false)
 const forking = ref(false)
-/** The line whose forks are open; 0 is the given. */
-const forked = ref<number | null>(null)
 const { forks, after: forksAfter, refused: forksRefused, isLooking } = useForks(content, forking)
 const comparing = ref(false)
 const nextStep = ref<InstanceType<typeof NextStep> | null>(null)
-const editText = ref('')
+const returning = ref(false)
 const entry = ref<InstanceType<typeof EntryLine> | null>(null)
-const lineElements = new Map<number, HTMLElement>()
+const list = ref<InstanceType<typeof LineList> | null>(null)
 
 const showsPose = computed(() => posing.value || !content.value.given || !!givenFailure.value)
 const chosenMark = computed(() =>
@@ -93,32 +92,9 @@ async function workIt(method?: string): Promise<void> {
   }
 }
 
-function choose(index: number | null): void {
-  chosen.value = index
-  editing.value = null
-  void nextTick(() => (index === null ? entry.value?.focus() : lineElements.get(index)?.focus()))
-}
-
-/** Lines come and go while they are edited: each is found by its number. */
-function noteElement(index: number, element: unknown): void {
-  if (element instanceof HTMLElement) lineElements.set(index, element)
-  else lineElements.delete(index)
-}
-
-function moveFrom(index: number, by: number): void {
-  const next = index + by
-  if (next >= content.value.lines.length) choose(null)
-  else choose(Math.max(0, next))
-}
-
-function edit(index: number): void {
-  editText.value = content.value.lines[index] ?? ''
-  chosen.value = editing.value = index
-}
-
-function keepEdit(index: number): void {
-  bench.editLine(index, editText.value)
-  choose(index)
+function goOn(): void {
+  chosen.value = editing.value = null
+  void nextTick(() => entry.value?.focus())
 }
 
 function paste(lines: string[]): void {
@@ -126,14 +102,8 @@ function paste(lines: string[]): void {
   draft.value = ''
 }
 
-function remove(index: number): void {
-  bench.removeLine(index)
-  choose(chosen.value)
-}
-
 function toggleForks(): void {
   forking.value = !forking.value
-  forked.value = null
 }
 
 async function carry(fork: Fork) {
@@ -222,52 +192,21 @@ useKeys({
       </div>
       <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
       <div v-if="!showsPose && given" class="spine" :class="{ hanging: !given.sides?.left }">
-        <SpineLine class="top" :line="given" />
-        <ForkTrack
-          v-if="forksAfter(0).length"
-          :forks="forksAfter(0)"
-          :open="forked === 0"
+        <LineList
+          ref="list"
+          v-model:chosen="chosen"
+          v-model:editing="editing"
+          :given="given"
+          :stops="stops"
+          :texts="content.lines"
+          :forks-after="forksAfter"
           :carry="carry"
-          @toggle="forked = forked === 0 ? null : 0"
+          @change="bench.editLine"
+          @insert="bench.insertLine"
+          @move="bench.moveLine"
+          @remove="bench.removeLine"
+          @leave="goOn"
         />
-        <ol class="lines">
-          <li v-for="(stop, index) in stops" :key="index">
-            <EntryLine
-              v-if="editing === index"
-              v-model="editText"
-              :stop="null"
-              :number="stop.number"
-              :label="words.bench.editLabel(stop.number)"
-              @keep="keepEdit(index)"
-              @leave="choose(index)"
-            />
-            <div
-              v-else
-              :ref="(element) => noteElement(index, element)"
-              class="choosable"
-              role="button"
-              tabindex="0"
-              :aria-pressed="chosen === index"
-              :data-stop="stop.mark"
-              @click="choose(index)"
-              @dblclick="edit(index)"
-              @keydown.enter.prevent="edit(index)"
-              @keydown.up.prevent="moveFrom(index, -1)"
-              @keydown.down.prevent="moveFrom(index, 1)"
-              @keydown.delete.prevent="remove(index)"
-              @keydown.escape="choose(null)"
-            >
-              <SpineLine :line="stop" :chosen="chosen === index" />
-            </div>
-            <ForkTrack
-              v-if="forksAfter(stop.number).length"
-              :forks="forksAfter(stop.number)"
-              :open="forked === stop.number"
-              :carry="carry"
-              @toggle="forked = forked === stop.number ? null : stop.number"
-            />
-          </li>
-        </ol>
         <EntryLine
           v-if="editing === null"
           ref="entry"
@@ -277,8 +216,8 @@ useKeys({
           :label="words.bench.entryLabel"
           @keep="bench.keepDraft"
           @paste="paste"
-          @up="content.lines.length && choose(content.lines.length - 1)"
-          @leave="choose(null)"
+          @up="content.lines.length && list?.choose(content.lines.length - 1)"
+          @leave="goOn"
         />
         <p v-if="forking" class="quiet first" role="status">
           <template v-if="forksRefused">{{ forksRefused }}</template>
@@ -295,8 +234,9 @@ useKeys({
       <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
       <template v-if="chosen !== null">
         <div class="actions">
-          <el-button @click="edit(chosen)">{{ words.bench.edit }}</el-button>
-          <el-button @click="remove(chosen)">{{ words.bench.remove }}</el-button>
+          <el-button @click="list?.edit(chosen)">{{ words.bench.edit }}</el-button>
+          <el-button @click="list?.insert(chosen)">{{ words.bench.insert }}</el-button>
+          <el-button @click="list?.remove(chosen)">{{ words.bench.remove }}</el-button>
         </div>
         <CopyLine v-if="!chosenLine?.failure" :text="content.lines[chosen] ?? ''" />
       </template>
@@ -306,7 +246,18 @@ useKeys({
         :content="content"
         @write="(text) => bench.addLines([text])"
       />
+      <ProblemWeight v-if="inspected && !showsPose" :content="content" :line="chosen" />
+      <p class="versions">
+        <button type="button" class="quiet-button" @click="returning = true">
+          {{ words.versions.open }}
+        </button>
+      </p>
     </aside>
+    <EarlierVersions
+      :id="saving.id.value"
+      v-model="returning"
+      @back="(earlier) => bench.change((next) => Object.assign(next, earlier))"
+    />
     <OriginalCheck class="foot" :checked="checked" :task="content.task" />
     <el-dialog v-model="comparing" :title="words.compare.title" width="58rem" destroy-on-close>
       <ComparePaths v-if="inspected" :content="content" :methods="inspected.methods" />
@@ -369,15 +320,6 @@ useKeys({
 }
 .spine {
   margin-top: 1rem;
-}
-.lines {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.choosable {
-  cursor: pointer;
-  border-radius: 6px;
 }
 .first {
   padding-left: 2.6rem;

@@ -70,6 +70,18 @@ export function useBench(created: (id: string) => void) {
     if (text.trim()) change((next) => (next.lines[index] = text.trim()))
   }
 
+  /** Write a line before line `index`; everything after it is judged anew. */
+  function insertLine(index: number, text: string): void {
+    if (text.trim()) change((next) => next.lines.splice(index, 0, text.trim()))
+  }
+
+  function moveLine(index: number, by: number): void {
+    change((next) => {
+      const [line] = next.lines.splice(index, 1)
+      if (line !== undefined) next.lines.splice(index + by, 0, line)
+    })
+  }
+
   function removeLine(index: number): void {
     change((next) => next.lines.splice(index, 1))
     const last = content.value.lines.length - 1
@@ -123,6 +135,8 @@ export function useBench(created: (id: string) => void) {
     addLines,
     keepDraft,
     editLine,
+    insertLine,
+    moveLine,
     removeLine,
     workIt,
     settle,

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+/** How hard the problem is, why, and for a linear equation what lies on both sides of the balance. */
+import { computed, ref, watch } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import type { Content } from '@/example/content'
+import { problemOf } from '@/example/problem'
+import { later } from '@/shared/logic/debounce'
+import { prose, readable } from '@/shared/logic/readable'
+import { words } from '@/texts/en'
+
+const props = defineProps<{
+  content: Content
+  /** The chosen line, from 0; the balance shows it where it can. */
+  line: number | null
+}>()
+
+const worked = ref<Schemas['Worked'] | null>(null)
+const asked = computed(() => ({ ...problemOf(props.content), lines: [] }))
+const open = ref(false)
+
+async function look(): Promise<void> {
+  const mine = JSON.stringify(asked.value)
+  try {
+    const found = await result(api.POST('/api/algebra/work', { body: asked.value }))
+    if (mine === JSON.stringify(asked.value)) worked.value = found
+  } catch (reason) {
+    if (!(reason instanceof Refusal)) throw reason
+    worked.value = null
+  }
+}
+const soon = later(() => void look(), 300)
+watch(
+  [() => JSON.stringify(asked.value), open],
+  () => {
+    worked.value = null
+    if (open.value) soon()
+  },
+  { immediate: true },
+)
+
+/** What lies on one side: bags for the unknown, blocks for the number. */
+function weights(side: Schemas['Side'], letter: string): string {
+  const many =
+    side.unknown === '0' ? '' : `${side.unknown === '1' ? '' : readable(side.unknown)}${letter}`
+  const number = side.number === '0' ? '' : readable(side.number)
+  if (!many || !number) return many || number || '0'
+  return `${many} ${number.startsWith('−') ? '−' : '+'} ${number.replace('−', '')}`
+}
+const letter = computed(
+  () => props.content.variable || /[a-z]/i.exec(props.content.given)?.[0] || 'x',
+)
+</script>
+
+<template>
+  <details class="weight" @toggle="open = ($event.target as HTMLDetailsElement).open">
+    <summary>{{ words.bench.weight }}</summary>
+    <template v-if="worked">
+      <p>
+        <b>{{ words.sets.score(worked.difficulty.score) }}</b>
+        {{ worked.difficulty.reasons.join(', ') }}
+      </p>
+      <ol v-if="worked.balance?.length" class="balance">
+        <li v-for="picture in worked.balance" :key="picture.line">
+          <span class="done">{{ prose(picture.done) }}</span>
+          <span class="beam">
+            <span class="pan">{{ weights(picture.left, letter) }}</span>
+            <svg viewBox="0 0 120 26" aria-hidden="true">
+              <path d="M6 4h108M60 4v14M48 22h24M6 4v6M114 4v6" />
+            </svg>
+            <span class="pan">{{ weights(picture.right, letter) }}</span>
+          </span>
+        </li>
+      </ol>
+    </template>
+    <p v-else class="quiet">{{ words.sets.notWorked }}</p>
+  </details>
+</template>
+
+<style scoped>
+.weight {
+  margin-top: 1.2rem;
+  padding-top: 1rem;
+  border-top: 1px solid var(--rule);
+}
+summary {
+  cursor: pointer;
+  font-weight: 700;
+}
+.balance {
+  list-style: none;
+  margin: 0.6rem 0 0;
+  padding: 0;
+}
+.done {
+  color: var(--quiet);
+  font-size: 0.84rem;
+}
+.beam {
+  display: grid;
+  grid-template-columns: 1fr 5.5rem 1fr;
+  align-items: start;
+  gap: 0.3rem;
+}
+.pan {
+  border: 1.5px solid var(--ink);
+  border-radius: 4px 4px 12px 12px;
+  padding: 0.1rem 0.5rem;
+  margin-top: 0.5rem;
+  text-align: center;
+  font-size: 0.92rem;
+}
+svg path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+</style>
