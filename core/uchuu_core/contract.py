@@ -23,11 +23,13 @@ class House:
         juxtaposition: the rank of an unwritten multiplication.
         density: how many steps stand on one line.
         radicals: what letters under even roots may be; ``any`` makes √(x²) an absolute value.
+        methods: the schools taught, the contract's names: taken before others where they apply.
     """
 
     juxtaposition: Juxtaposition = "equal"
     density: Density = "board"
     radicals: Radicals = "any"
+    methods: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,4 +173,7 @@ def _house(record: Any) -> House:
     radicals = record.get("radicals", "any")
     if radicals not in get_args(Radicals):
         raise BadRequest("“house.radicals” should be any or non-negative.")
-    return House(juxtaposition, density, radicals)
+    methods = record.get("methods") or []
+    if not isinstance(methods, list) or not all(isinstance(item, str) for item in methods):
+        raise BadRequest("“house.methods” should be a list of methods.")
+    return House(juxtaposition, density, radicals, tuple(methods))

@@ -39,7 +39,8 @@ _REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: Fa
 
 def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
     teacher = teacher_of(request)
-    rules = rules_of(teacher).for_core()
+    own = problem.house.dict(exclude_none=True) if problem.house else {}
+    rules = {**rules_of(teacher).for_core(), **own}
     return {**problem.dict(), "house": rules, "own": own_errors(teacher)}
 
 

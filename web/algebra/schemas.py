@@ -39,6 +39,15 @@ class Notations(Reading):
     typst: str
 
 
+class OwnRules(Schema):
+    """House rules of one example, where they differ from the teacher's."""
+
+    juxtaposition: Literal["equal", "tighter"] | None = None
+    density: Literal["fine", "board", "key"] | None = None
+    radicals: Literal["any", "non-negative"] | None = None
+    methods: list[str] | None = Field(default=None, max_length=20)
+
+
 class ProblemIn(Schema):
     """A problem, and for checking the lines written under it."""
 
@@ -49,6 +58,7 @@ class ProblemIn(Schema):
     numbers: Numbers = "real"
     form: list[str] = []
     lines: list[str] = Field(default=[], max_length=500)
+    house: OwnRules | None = None
     explains: bool | None = None
     """False: the last line's law or error is not looked for; its verdict comes faster."""
     seed: int | None = None

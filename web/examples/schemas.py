@@ -3,7 +3,7 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas import Numbers, Task
+from algebra.schemas import Numbers, OwnRules, Task
 from ninja import Field, Schema
 
 from examples.models import Example
@@ -18,6 +18,7 @@ class ExampleIn(Schema):
     variable: str = Field(default="", max_length=10)
     numbers: Numbers = "real"
     form: list[str] = []
+    house: OwnRules = OwnRules()
     note: str = Field(default="", max_length=5_000)
     lines: list[str] = Field(default=[], max_length=500)
 

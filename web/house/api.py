@@ -4,7 +4,7 @@ from typing import Literal
 
 from api.auth import teacher_of
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Field, Router, Schema
 
 from house.models import HouseRules
 from house.queries import rules_of
@@ -18,6 +18,8 @@ class Rules(Schema):
     juxtaposition: Literal["equal", "tighter"]
     density: Literal["fine", "board", "key"]
     radicals: Literal["any", "non-negative"]
+    methods: list[str] = Field(default=[], max_length=20)
+    """The methods taught: taken before others where they apply."""
 
 
 @router.get("", response=Rules)

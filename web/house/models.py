@@ -1,5 +1,7 @@
 """House rules of a teacher: conventions that the algebra obeys."""
 
+from typing import Any
+
 from django.conf import settings
 from django.db import models
 
@@ -28,13 +30,17 @@ class HouseRules(models.Model):
     )
     """What letters under even roots may be; ``any`` makes the root of x² an absolute value."""
 
+    methods = models.JSONField(default=list, blank=True)
+    """The methods taught, as the core names them: taken before others where they apply."""
+
     def __str__(self) -> str:
         return f"house rules of {self.teacher_id}"
 
-    def for_core(self) -> dict[str, str]:
+    def for_core(self) -> dict[str, Any]:
         """Return the rules as the core's contract has them."""
         return {
             "juxtaposition": self.juxtaposition,
             "density": self.density,
             "radicals": self.radicals,
+            "methods": self.methods,
         }

@@ -706,6 +706,15 @@ export interface components {
              */
             form: string[];
             /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
              * Note
              * @default
              */
@@ -727,6 +736,20 @@ export interface components {
              * Format: date-time
              */
             changed: string;
+        };
+        /**
+         * OwnRules
+         * @description House rules of one example, where they differ from the teacher's.
+         */
+        OwnRules: {
+            /** Juxtaposition */
+            juxtaposition?: ("equal" | "tighter") | null;
+            /** Density */
+            density?: ("fine" | "board" | "key") | null;
+            /** Radicals */
+            radicals?: ("any" | "non-negative") | null;
+            /** Methods */
+            methods?: string[] | null;
         };
         /**
          * ExampleIn
@@ -764,6 +787,15 @@ export interface components {
              * @default []
              */
             form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
             /**
              * Note
              * @default
@@ -851,6 +883,15 @@ export interface components {
              * @default []
              */
             form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
             /**
              * Note
              * @default
@@ -1129,6 +1170,7 @@ export interface components {
              * @default []
              */
             lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
             /** Seed */
@@ -1429,6 +1471,7 @@ export interface components {
              * @default []
              */
             lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
             /** Seed */
@@ -1652,6 +1695,7 @@ export interface components {
              * @default []
              */
             lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
             /** Seed */
@@ -1748,6 +1792,7 @@ export interface components {
              * @default []
              */
             lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
             /** Seed */
@@ -1988,6 +2033,11 @@ export interface components {
              * @enum {string}
              */
             radicals: "any" | "non-negative";
+            /**
+             * Methods
+             * @default []
+             */
+            methods: string[];
         };
         /**
          * SetRow

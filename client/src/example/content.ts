@@ -8,6 +8,8 @@ export interface Content {
   variable: string
   numbers: Schemas['ProblemIn']['numbers']
   form: string[]
+  /** House rules where this example differs. */
+  house: Schemas['OwnRules']
   note: string
   lines: string[]
 }
@@ -20,6 +22,7 @@ export function blank(): Content {
     variable: '',
     numbers: 'real',
     form: [],
+    house: {},
     note: '',
     lines: [],
   }
@@ -33,13 +36,24 @@ export function contentOf(example: Schemas['ExampleOut']): Content {
     variable: example.variable ?? '',
     numbers: example.numbers ?? 'real',
     form: [...(example.form ?? [])],
+    house: setRules(example.house),
     note: example.note ?? '',
     lines: [...(example.lines ?? [])],
   }
 }
 
+/** The rules that are set, without those that follow the teacher's. */
+function setRules(house: Schemas['OwnRules'] | undefined): Schemas['OwnRules'] {
+  return Object.fromEntries(Object.entries(house ?? {}).filter(([, value]) => value !== null))
+}
+
 export function copyOf(content: Content): Content {
-  return { ...content, form: [...content.form], lines: [...content.lines] }
+  return {
+    ...content,
+    form: [...content.form],
+    house: { ...content.house },
+    lines: [...content.lines],
+  }
 }
 
 export function isSame(a: Content, b: Content): boolean {

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 import type { Content } from '@/example/content'
 
 export function problemOf(content: Content): Schemas['ProblemIn'] {
-  const { task, given, form, numbers, lines } = content
+  const { task, given, form, numbers, lines, house } = content
   const variable = content.variable || null
-  return { task, given, form: [...form], numbers, lines: [...lines], variable }
+  return { task, given, form: [...form], numbers, lines: [...lines], variable, house }
 }

@@ -31,7 +31,7 @@ class Context:
     @property
     def posed(self) -> Posed:
         """The problem as methods see it."""
-        return Posed(self.given, self.unknown, self.numbers)
+        return Posed(self.given, self.unknown, self.numbers, self.problem.house.methods)
 
     @property
     def problem_in_its_letter(self) -> Problem:

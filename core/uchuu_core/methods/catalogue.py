@@ -51,9 +51,9 @@ def _refusal(method: Method, posed: Posed) -> str | None:
 
 
 def applicable(posed: Posed, task: Task) -> list[Method]:
-    """Return the methods that apply, the default first."""
+    """Return the methods that apply: those that are taught, then the default first."""
     found = [m for m in METHODS if task in m.tasks and _refusal(m, posed) is None]
-    return sorted(found, key=lambda method: not method.suits(posed))
+    return sorted(found, key=lambda m: (m.key not in posed.taught, not m.suits(posed)))
 
 
 def chosen(posed: Posed, task: Task, key: str | None) -> Method:

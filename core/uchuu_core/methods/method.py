@@ -37,11 +37,15 @@ class Moment:
 
 @dataclass(frozen=True, slots=True)
 class Posed:
-    """A problem as methods see it: what is given, the unknown ("" for none), its numbers."""
+    """A problem as methods see it: what is given, the unknown ("" for none), its numbers.
+
+    ``taught``: the methods that the course teaches; they come before others.
+    """
 
     given: Line
     unknown: str = ""
     numbers: Numbers = REAL
+    taught: tuple[str, ...] = ()
 
 
 def _always(_posed: Posed) -> bool:

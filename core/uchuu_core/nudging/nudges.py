@@ -1,7 +1,7 @@
 """Nudges: the next step on the route that the writer has begun, in any of the schools."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from importlib import resources
 from typing import Any
@@ -144,7 +144,7 @@ def _next(written: list[Line], state: Line, context: Context) -> tuple[str, Mome
     rejecting = _rejection(state, context)
     if rejecting is not None:
         return "", rejecting
-    fresh = Posed(without_brackets(state), posed.unknown, posed.numbers)
+    fresh = replace(posed, given=without_brackets(state))
     for method in applicable(fresh, task):
         following = _board_line(list(method.moments(fresh)))
         if following is not None:

@@ -120,7 +120,7 @@ def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
     before = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
     rules = {"juxtaposition": "tighter", "density": "key", "radicals": "any"}
-    assert ada.call("PUT", "/house", rules).json() == rules
+    assert ada.call("PUT", "/house", rules).status_code == 200
     after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
     assert (before, after) == ("(1/2)x", "1/(2x)")

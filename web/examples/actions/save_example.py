@@ -1,6 +1,7 @@
 """Saving an example: made new, or changed on the version that the writer saw."""
 
 from datetime import timedelta
+from typing import Any
 from uuid import UUID
 
 from django.contrib.auth.models import User
@@ -12,7 +13,7 @@ from examples.schemas import ExampleIn, ExampleOut
 
 TOGETHER = timedelta(minutes=2)
 MOST_SNAPSHOTS = 60
-_FIELDS = ("title", "task", "given", "variable", "numbers", "form", "note")
+_FIELDS = ("title", "task", "given", "variable", "numbers", "form", "house", "note")
 
 
 class StaleVersion(Exception):
@@ -26,9 +27,7 @@ class StaleVersion(Exception):
 @transaction.atomic
 def create_example(*, teacher: User, content: ExampleIn) -> Example:
     """Store a new example."""
-    example = Example.objects.create(
-        teacher=teacher, **{name: getattr(content, name) for name in _FIELDS}
-    )
+    example = Example.objects.create(teacher=teacher, **_fields(content))
     _write_lines(example, content.lines)
     return example
 
@@ -47,12 +46,18 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
     if example.version != version:
         raise StaleVersion(example)
     take_snapshot(example)
-    for name in _FIELDS:
-        setattr(example, name, getattr(content, name))
+    for name, value in _fields(content).items():
+        setattr(example, name, value)
     example.version += 1
     example.save()
     _write_lines(example, content.lines)
     return example
+
+
+def _fields(content: ExampleIn) -> dict[str, Any]:
+    """Return what is stored of *content* besides its lines; rules that are not set stay away."""
+    found = {name: getattr(content, name) for name in _FIELDS}
+    return found | {"house": content.house.dict(exclude_none=True)}
 
 
 def take_snapshot(example: Example) -> None:
@@ -73,7 +78,7 @@ def take_snapshot(example: Example) -> None:
 def _same(example: Example, content: ExampleIn) -> bool:
     stored = [line.text for line in example.lines.all()]
     return stored == content.lines and all(
-        getattr(example, name) == getattr(content, name) for name in _FIELDS
+        getattr(example, name) == value for name, value in _fields(content).items()
     )
 
 

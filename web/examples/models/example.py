@@ -20,6 +20,8 @@ class Example(models.Model):
     numbers = models.CharField(max_length=10, default="real")
     """The numbers that solutions are looked for in: ``real`` or ``complex``."""
     form = models.JSONField(default=list, blank=True)
+    house = models.JSONField(default=dict, blank=True)
+    """House rules where this example differs from its teacher's."""
     note = models.TextField(blank=True)
     version = models.PositiveIntegerField(default=1)
     created = models.DateTimeField(auto_now_add=True)

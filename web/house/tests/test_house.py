@@ -3,7 +3,7 @@
 import pytest
 from api.testing import ApiClient
 
-DEFAULTS = {"juxtaposition": "equal", "density": "board", "radicals": "any"}
+DEFAULTS = {"juxtaposition": "equal", "density": "board", "radicals": "any", "methods": []}
 
 
 def test_rules_start_with_the_defaults_and_are_kept(ada: ApiClient) -> None:
@@ -62,3 +62,18 @@ def test_letters_under_roots_obey_the_rules(ada: ApiClient) -> None:
 
     assert [line["verdict"] for line in lines] == ["wrong", "ok"]
     assert lines[1]["conditions"] == ["x >= 0"]
+
+
+def test_the_methods_taught_come_first_and_an_example_may_differ(ada: ApiClient) -> None:
+    problem = {"task": "solve", "given": "x^2 - 5x + 6 = 0"}
+    ada.call("PUT", "/house", {**DEFAULTS, "methods": ["quadratic-formula"]})
+    here = {"methods": ["complete-the-square"], "density": "key"}
+
+    taught = ada.call("POST", "/algebra/work", problem).json()
+    differs = ada.call("POST", "/algebra/work", {**problem, "house": here}).json()
+    wrong = ada.call("POST", "/algebra/work", {**problem, "house": {"density": "thin"}})
+
+    assert taught["method"] == "quadratic-formula"
+    assert differs["method"] == "complete-the-square"
+    assert len(differs["lines"]) < len(taught["lines"]) + 4
+    assert wrong.status_code == 422

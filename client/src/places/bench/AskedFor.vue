@@ -11,9 +11,11 @@ const props = defineProps<{
   numbers: Content['numbers']
   /** Forms asked for. */
   form: string[]
+  /** House rules of this example alone. */
+  house: Content['house']
 }>()
 const emit = defineEmits<{
-  change: [asked: Partial<Pick<Content, 'variable' | 'numbers' | 'form'>>]
+  change: [asked: Partial<Pick<Content, 'variable' | 'numbers' | 'form' | 'house'>>]
 }>()
 
 const isSolving = computed(() => props.task === 'solve')
@@ -24,8 +26,34 @@ const kinds = computed(() =>
 const summary = computed(() => {
   const forms = kinds.value.filter(([key]) => props.form.includes(key)).map(([, name]) => name)
   const among = isSolving.value || props.numbers === 'complex' ? [words.bench[props.numbers]] : []
-  return [...among, ...forms].join(', ')
+  const own = Object.keys(props.house).length ? [words.bench.ownRules] : []
+  return [...among, ...forms, ...own].join(', ')
 })
+
+/** The rules that an example may have of its own; the first choice is the teacher's. */
+const rules = [
+  {
+    key: 'density',
+    name: words.house.density,
+    values: { fine: words.house.fine, board: words.house.board, key: words.house.key },
+  },
+  {
+    key: 'juxtaposition',
+    name: words.house.juxtaposition,
+    values: { equal: words.house.equal, tighter: words.house.tighter },
+  },
+  {
+    key: 'radicals',
+    name: words.house.radicals,
+    values: { any: words.house.anyLetter, 'non-negative': words.house.nonNegative },
+  },
+] as const
+
+function rule(key: (typeof rules)[number]['key'], event: Event): void {
+  const value = (event.target as HTMLSelectElement).value
+  const others = Object.entries(props.house).filter(([name]) => name !== key)
+  emit('change', { house: Object.fromEntries(value ? [...others, [key, value]] : others) })
+}
 
 function letter(event: Event): void {
   emit('change', { variable: (event.target as HTMLInputElement).value.trim().slice(0, 3) })
@@ -69,6 +97,18 @@ function toggle(kind: string): void {
           {{ name }}
         </label>
       </fieldset>
+      <fieldset>
+        <legend>{{ words.bench.ownRulesTitle }}</legend>
+        <label v-for="item in rules" :key="item.key" class="rule">
+          {{ item.name }}
+          <select :value="house[item.key] ?? ''" @change="rule(item.key, $event)">
+            <option value="">{{ words.bench.asHouse }}</option>
+            <option v-for="(name, value) in item.values" :key="value" :value="value">
+              {{ name }}
+            </option>
+          </select>
+        </label>
+      </fieldset>
     </div>
   </details>
 </template>
@@ -105,6 +145,11 @@ legend {
   padding: 0;
   color: var(--quiet);
   font-size: 0.82rem;
+}
+.rule select {
+  display: block;
+  width: 100%;
+  font: inherit;
 }
 .letter {
   width: 3rem;

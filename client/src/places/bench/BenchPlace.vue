@@ -186,6 +186,7 @@ useKeys({
             :unknown="content.variable || inspected.unknown || ''"
             :numbers="content.numbers"
             :form="content.form"
+            :house="content.house"
             @change="(asked) => bench.change((next) => Object.assign(next, asked))"
           />
         </GivenProblem>

@@ -71,7 +71,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   }
 
   async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
-    const mark = [body.task, body.given, body.variable, body.numbers].join(' ')
+    const mark = JSON.stringify([body.task, body.given, body.variable, body.numbers, body.house])
     if (mark === sentGiven) return
     inspected.value = await result(
       api.POST('/api/algebra/inspect', { body: { ...body, lines: [] }, signal }),

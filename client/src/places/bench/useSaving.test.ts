@@ -13,6 +13,7 @@ const STORED: Schemas['ExampleOut'] = {
   variable: '',
   numbers: 'real',
   form: [],
+  house: {},
   note: '',
   lines: ['x = 3'],
   version: 4,

@@ -5,6 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
+import TaughtMethods from './TaughtMethods.vue'
 
 const rules = ref<Schemas['Rules'] | null>(null)
 const root = ref<Schemas['Checked'] | null>(null)
@@ -136,6 +137,7 @@ const densities = [
           </span>
         </figure>
       </section>
+      <TaughtMethods :methods="rules.methods ?? []" @choose="(methods) => choose({ methods })" />
     </template>
   </main>
 </template>

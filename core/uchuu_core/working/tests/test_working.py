@@ -78,3 +78,15 @@ def test_candidates_that_fail_are_rejected_with_the_reason(
     assert {record["why"] for record in found["rejected"]} == {why}
     for record in found["checks"]:
         assert record["holds"] is (record["value"].split(" = ")[1] in answers)
+
+
+def test_a_method_that_is_taught_comes_first_where_it_applies() -> None:
+    def method(given: str, *taught: str) -> str:
+        house = {"methods": list(taught)}
+        found: str = work(problem_from({"task": "solve", "given": given, "house": house}))["method"]
+        return found
+
+    assert method("x^2 - 5x + 6 = 0") == "factor-and-zero-product"
+    assert method("x^2 - 5x + 6 = 0", "quadratic-formula") == "quadratic-formula"
+    assert method("2x + 1 = 7", "quadratic-formula") == method("2x + 1 = 7")
+    assert method("x/2 + 1 = x/3", "clear-fractions") == "clear-fractions"
