@@ -21,12 +21,50 @@ def _violations(page: Page) -> list[str]:
     return list(found)
 
 
-@pytest.mark.parametrize("path", ["/examples", "/errors", "/house", "/bench/new"])
-def test_a_place_has_no_barrier(page: Page, path: str) -> None:
+@pytest.mark.parametrize("theme", ["light", "dark"])
+@pytest.mark.parametrize("path", ["/examples", "/errors", "/house", "/bench/new", "/sets"])
+def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     sign_in(page)
+    _in_theme(page, theme)
     page.goto(path)
     expect(page.locator("main")).to_be_visible()
     expect(page.locator("main")).not_to_be_empty()
+
+    assert _violations(page) == []
+
+
+def _in_theme(page: Page, theme: str) -> None:
+    page.evaluate(f"localStorage.setItem('uchuu.theme', '{theme}')")
+
+
+@pytest.mark.parametrize("theme", ["light", "dark"])
+def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: str) -> None:
+    sign_in(page)
+    _in_theme(page, theme)
+    page.goto("/examples")
+    page.get_by_role("link", name="Two fractions, one plank").click()
+    bench = Bench(page)
+    expect(bench.stops.first).to_have_attribute("data-stop", "ok")
+    page.keyboard.press("Alt+f")
+    page.get_by_role("button", name="ways to leave here").first.click()
+    page.locator(".forks .row").first.click()
+    expect(page.locator(".opened")).to_be_visible()
+    assert _violations(page) == []
+    page.keyboard.press("Alt+s")
+    expect(page.get_by_role("button", name="Open a fork")).to_be_enabled()
+    for key in ("ArrowRight", "f", "f"):
+        page.keyboard.press(key)
+    assert _violations(page) == []
+    page.get_by_role("link", name="Talk track").click()
+    expect(page.get_by_role("table")).to_be_visible()
+    assert _violations(page) == []
+    page.goto("/sets")
+    page.get_by_role("link", name="Equations that climb").click()
+    expect(page.locator(".dot").last).not_to_have_text("?")
+    page.locator(".problem").nth(2).click()
+    assert _violations(page) == []
+    page.get_by_role("link", name="Worked key").click()
+    expect(page.locator(".paper")).to_be_visible()
 
     assert _violations(page) == []
 

@@ -120,15 +120,19 @@ function fresh(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
 }
 
-function print(): void {
+/** Another view of this example, gone to as soon as everything written is stored. */
+const leaving = ref<'show' | 'key' | null>(null)
+
+function leaveFor(view: 'show' | 'key'): void {
+  leaving.value = view
   saving.saveNow()
-  if (saving.id.value) void router.push({ name: 'key', params: { id: saving.id.value } })
 }
 
-function present(): void {
-  saving.saveNow()
-  if (saving.id.value) void router.push({ name: 'show', params: { id: saving.id.value } })
-}
+watch([leaving, saving.state, saving.id], ([view, state, id]) => {
+  if (!view || state === 'saving' || state === 'waiting') return
+  leaving.value = null
+  if (state === 'saved' && id) void router.push({ name: view, params: { id } })
+})
 
 useKeys({
   'Ctrl+Z': bench.undo,
@@ -139,8 +143,8 @@ useKeys({
   'Alt+H': () => void nextStep.value?.deeper(),
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
-  'Alt+P': print,
-  'Alt+S': present,
+  'Alt+P': () => leaveFor('key'),
+  'Alt+S': () => leaveFor('show'),
 })
 </script>
 
@@ -162,8 +166,8 @@ useKeys({
       @undo="bench.undo"
       @redo="bench.redo"
       @fresh="fresh"
-      @print="print"
-      @present="present"
+      @print="leaveFor('key')"
+      @present="leaveFor('show')"
     />
     <main class="work">
       <div class="problem">

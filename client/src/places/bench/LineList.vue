@@ -54,9 +54,10 @@ function choose(index: number): void {
     emit('leave')
     return
   }
-  chosen.value = Math.max(0, index)
+  const to = Math.max(0, index)
+  chosen.value = to
   editing.value = inserting.value = null
-  focus(chosen.value)
+  focus(to)
 }
 
 function edit(index: number): void {
@@ -84,8 +85,10 @@ function keepNew(index: number): void {
 
 function remove(index: number): void {
   emit('remove', index)
-  if (chosen.value === null) emit('leave')
-  else focus(chosen.value)
+  void nextTick(() => {
+    if (chosen.value === null) emit('leave')
+    else elements.get(chosen.value)?.focus()
+  })
 }
 
 function move(index: number, by: number): void {

@@ -7,8 +7,10 @@ from typing import Any
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandParser
+from errors.models import OwnError
 from examples.actions.import_examples import import_examples
 from examples.models import Example
+from house.models import HouseRules
 
 from sets.actions.save_set import create_set
 from sets.models import ProblemSet
@@ -24,7 +26,7 @@ class Command(BaseCommand):
     help = "Load the made-up demo teachers, examples and sets."
 
     def add_arguments(self, parser: CommandParser) -> None:
-        """Add ``--reset``: the demo teachers' examples and sets are thrown away first."""
+        """Add ``--reset``: what the demo teachers wrote is thrown away first."""
         parser.add_argument("--reset", action="store_true")
 
     def handle(self, *args: Any, **options: Any) -> None:
@@ -37,6 +39,8 @@ class Command(BaseCommand):
                 teacher.save()
             if options["reset"]:
                 ProblemSet.objects.filter(teacher=teacher).delete()
+                OwnError.objects.filter(teacher=teacher).delete()
+                HouseRules.objects.filter(teacher=teacher).delete()
                 Example.objects.filter(teacher=teacher).delete()
             if not Example.objects.filter(teacher=teacher).exists():
                 document = json.loads((folder / f"{name}.json").read_text("utf-8"))
