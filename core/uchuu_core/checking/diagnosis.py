@@ -41,11 +41,13 @@ from uchuu_core.tree.nodes import (
     Feature,
     Line,
     Outcome,
+    Quotient,
     Relation,
     Sum,
     ValueSet,
 )
 from uchuu_core.tree.paths import letters
+from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
 
 _NOT_SEARCHED = {
@@ -65,6 +67,8 @@ _EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key, factoring.GCF_NEGATIVE_SIGN.key
     move.key for move in trinomials.ERRORS if move.key.startswith("trinomial-")
 }
 """Errors that are a way of ending: nothing else is done on their line."""
+_CLEARING = {equations.CLEARING_MISSED_TERM.key, equations.MINUS_BEFORE_FRACTION.key}
+"""Errors of clearing denominators: thought of only where one is written."""
 SEARCHED: tuple[Move, ...] = tuple(
     move for move in ERRORS if move.key not in _NOT_SEARCHED and move.effect.value == "wrong"
 )
@@ -173,9 +177,9 @@ def _collect(
     near = [f for f in found if f.closeness < 2]
     if near:
         found[:] = near
-    if not found or all(f.error in _LAST or f.steps > 6 for f in found):
+    if not found or all(f.error in _LAST or f.steps > 6 or _is_far(f) for f in found):
         found.extend(slips.slips(states, target.line, target.closeness, Found))
-    if not found:  # a slip of the pen beside lawful steps of the same line
+    if all(_is_far(f) for f in found):  # a slip of the pen beside lawful steps of the same line
         found.extend(f for f in _searched(states, target, _PEN) if f.closeness < 2)
 
 
@@ -199,11 +203,14 @@ def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) 
 
 def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
     start_shape = unordered(states.start)
+    is_pen = moves is _PEN
+    if not any(isinstance(part, Quotient) for part in parts_of(states.start)):
+        moves = tuple(move for move in moves if move.key not in _CLEARING)
     for steps, state in enumerate(states):
         hits = 0
         parts = Places(state)
         for move in moves:
-            if move.key in _LAST and steps and moves is not _PEN:
+            if move.key in _LAST and steps and not is_pen:
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
@@ -214,6 +221,11 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
                     yield _named(Found(move.key, near, steps, step.result), state)
         if hits:
             return
+
+
+def _is_far(found: Found) -> bool:
+    """Whether only the terms of an equation come out, in other places, after lawful steps."""
+    return found.closeness == 2 and found.steps > 0
 
 
 def _named(found: Found, state: Line) -> Found:
@@ -311,6 +323,8 @@ _ORDER = {move.key: number for number, move in enumerate(ERRORS)}
 def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
     last = _LAST.get(found.error, 0) or (3 if found.error in slips.KEYS else 0)
     rank = 1 if last else 0
+    if _is_far(found):
+        rank = 3
     if found.error == copying.SIGN_CHANGED.key and found.closeness == found.steps == 0:
         rank = 0  # the very line, but for a sign: nothing acted on it
     if found.error == copying.NUMBER_CHANGED.key:

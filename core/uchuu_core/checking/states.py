@@ -32,7 +32,7 @@ _ON_EQUATIONS: tuple[Move, ...] = (
     equations.DIVIDE_BOTH,
     equations.MULTIPLY_BOTH,
 )
-MOST_STATES = 30
+MOST_STATES = 16
 
 
 class LawfulStates:

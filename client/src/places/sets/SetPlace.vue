@@ -114,7 +114,7 @@ useKeys({
     <div class="sheet">
       <p v-if="refusal" role="alert" class="warm">
         {{ refusal }}
-        <el-button @click="set.load">
+        <el-button @click="state === 'conflict' ? set.takeTheirs() : set.load()">
           {{ state === 'conflict' ? words.save.theirs : words.show.again }}
         </el-button>
       </p>

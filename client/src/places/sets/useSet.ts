@@ -13,6 +13,8 @@ export type Known = {
   refused: string
 }
 
+type Written = Pick<Schemas['SetOut'], 'title' | 'instruction' | 'items'>
+
 const PAUSE = 250
 
 /** @param id the set's id, as a getter */
@@ -22,18 +24,35 @@ export function useSet(id: () => string) {
   const items = ref<Item[]>([])
   const known = ref<Record<string, Known>>({})
   const refusal = ref('')
-  const state = ref<'saved' | 'saving' | 'offline' | 'conflict'>('saved')
+  const state = ref<'saved' | 'waiting' | 'saving' | 'offline' | 'conflict'>('saved')
   let version = 0
   let isOpening = true
+  let isSaving = false
+
+  const keptUnder = () => `uchuu.set.${id()}`
+
+  /** Keep what is not stored yet in this browser: a reload or a crash loses nothing. */
+  function keep(): void {
+    const here: Written = { title: title.value, instruction: instruction.value, items: items.value }
+    localStorage.setItem(keptUnder(), JSON.stringify(here))
+  }
 
   function take(found: Schemas['SetOut']): void {
     isOpening = true
-    title.value = found.title
-    instruction.value = found.instruction
-    items.value = found.items
     version = found.version
-    found.items.forEach((item) => void learn(item))
-    queueMicrotask(() => (isOpening = false))
+    write(found)
+    queueMicrotask(() => {
+      isOpening = false
+      const kept = localStorage.getItem(keptUnder())
+      if (kept) write(JSON.parse(kept) as Written)
+    })
+  }
+
+  function write(written: Written): void {
+    title.value = written.title
+    instruction.value = written.instruction
+    items.value = written.items
+    written.items.forEach((item) => void learn(item))
   }
 
   async function load(): Promise<void> {
@@ -66,7 +85,10 @@ export function useSet(id: () => string) {
     known.value[key] = { ...found }
   }
 
+  /** One save at a time: the next is made on the version that this one gives. */
   async function save(): Promise<void> {
+    if (isSaving) return soon()
+    isSaving = true
     state.value = 'saving'
     const body = {
       title: title.value,
@@ -81,20 +103,28 @@ export function useSet(id: () => string) {
     try {
       const path = { identity: id() }
       version = (await result(api.PUT('/api/sets/{identity}', { params: { path }, body }))).version
-      state.value = 'saved'
+      if (state.value === 'saving') {
+        state.value = 'saved'
+        localStorage.removeItem(keptUnder())
+      }
       refusal.value = ''
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
       state.value = reason.status === 409 ? 'conflict' : 'offline'
       refusal.value = reason.message
       if (reason.status >= 500 || reason.status === 0) setTimeout(() => soon(), 3000)
+    } finally {
+      isSaving = false
     }
   }
   const soon = later(() => void save(), PAUSE)
   watch(
     [title, instruction, items],
     () => {
-      if (!isOpening) soon()
+      if (isOpening || state.value === 'conflict') return
+      state.value = 'waiting'
+      keep()
+      soon()
     },
     { deep: true },
   )
@@ -135,6 +165,12 @@ export function useSet(id: () => string) {
     }
   }
 
+  /** Take what the server has, and let go of what was not stored. */
+  async function takeTheirs(): Promise<void> {
+    localStorage.removeItem(keptUnder())
+    await load()
+  }
+
   return {
     title,
     instruction,
@@ -146,6 +182,7 @@ export function useSet(id: () => string) {
     jumps: computed(() => jumps(steps.value)),
     repeats: computed(() => repeats(steps.value)),
     load,
+    takeTheirs,
     move,
     climb,
     add,

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from math import lcm
 
-from uchuu_core.moves.conditions import Above, Different, Divides, Numeral, numeral
+from uchuu_core.moves.conditions import Above, Different, Divides, NotNumeral, Numeral, numeral
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
@@ -72,9 +72,19 @@ TOP_NOT_SCALED = Move(
 OWN_DENOMINATOR_MULTIPLIED = Move(
     key="fraction-own-denominator-multiplied",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("a/b + c/d", "(a*b + c*d)/(b*d)", _FOUR),),
+    rewrites=(
+        Rewrite("a/b + c/d", "(a*b + c*d)/(b*d)", _FOUR),
+        Rewrite(
+            "a/b + c/d",
+            "(a*b + c*d)/(b*d)",
+            (NotNumeral("b"), NotNumeral("d"), Different("b", "d")),
+        ),
+    ),
     distorts="add-fractions",
-    examples=(Example("2/3+1/5", "(2*3+1*5)/(3*5)"),),
+    examples=(
+        Example("2/3+1/5", "(2*3+1*5)/(3*5)"),
+        Example("1/(x+1)+6/(x-2)", "(1*(x+1)+6*(x-2))/((x+1)*(x-2))"),
+    ),
     refuses=("2/3*1/5",),
 )
 

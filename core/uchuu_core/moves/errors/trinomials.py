@@ -89,6 +89,18 @@ def _wrong_product(part: Line) -> Iterator[Line]:
             q = b - p
             if p and q and p * q != c and p <= q:
                 yield product_of(_bracket(x, p), _bracket(x, q))
+    elif found and 1 < found[1] <= MOST:
+        yield from _wrong_product_with_lead(*found)
+
+
+def _wrong_product_with_lead(x: Expr, a: int, b: int, c: int) -> Iterator[Line]:
+    """Write two brackets that give the first and the middle term, and not the last."""
+    for lead in (n for n in range(1, a + 1) if a % n == 0):
+        other = a // lead
+        for p in (n for n in range(-12, 13) if n):
+            q, rest = divmod(b - other * p, lead)
+            if q and not rest and p * q != c:
+                yield product_of(_bracket(x, p, lead), _bracket(x, q, other))
 
 
 def _lead_not_divided(part: Line) -> Iterator[Line]:
