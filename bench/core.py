@@ -12,11 +12,12 @@ import subprocess
 import sys
 import time
 from collections.abc import Callable, Iterator
+from concurrent.futures import ProcessPoolExecutor
 from typing import Any, NamedTuple
 
 import sympy
 from sympy.core.cache import clear_cache
-from uchuu_core import check, nudge, problem_from, study, work
+from uchuu_core import check, forks, nudge, problem_from, screen, study, work
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.line import judged
@@ -200,6 +201,43 @@ def _measured(name: str, action: Callable[[Any], object], items: list[Any]) -> f
     return _shown(name, [_timed(lambda item=item: action(item)) for item in items])  # type: ignore[misc]
 
 
+def _forks_anew(problem: Problem) -> None:
+    """Find the forks of an example that nobody has worked yet."""
+    _forget_methods()
+    forks(problem)
+
+
+def _paper_lines(records: list[dict[str, Any]]) -> int:
+    """Judge and explain papers, each line to the end; return how many lines there were."""
+    for record in records:
+        while check(problem_from(record))["unexplained"]:
+            pass
+    return sum(len(record["lines"]) for record in records)
+
+
+def _papers() -> float:
+    """Return seconds for 1,800 lines of thirty students on two processes, named errors and all.
+
+    Thirty papers of sixty lines: the cases in turn, each student another mixture.
+    """
+    listed = [case for case in cases("check") if case["lines"]]
+    papers: list[list[dict[str, Any]]] = []
+    for student in range(30):
+        paper: list[dict[str, Any]] = []
+        number = student * 7
+        while sum(len(record["lines"]) for record in paper) < 60:
+            paper.append(listed[number % len(listed)])
+            number += 11
+        papers.append(paper)
+    with ProcessPoolExecutor(2) as pool:
+        list(pool.map(_paper_lines, papers[:2]))  # both processes are warm, as a server's are
+        started = time.perf_counter()
+        lines = sum(pool.map(_paper_lines, papers))
+        seconds = time.perf_counter() - started
+    print(f"{lines} lines of {len(papers)} papers", end="; ")
+    return seconds
+
+
 def main() -> None:
     """Measure and print."""
     texts = [t for case in cases("check") for t in (case["given"], *case["lines"]) if ":" not in t]
@@ -235,6 +273,9 @@ def main() -> None:
     _measured("working a problem", _worked_anew, problems)
     _measured("the next step under a problem", nudge, [p for p in problems if p.task != "study"])
     _measured("studying a function", study, [p for p in problems if p.task == "study"])
+    _measured("forks of a whole example", _forks_anew, problems)
+    _measured("screening an exercise", screen, problems)
+    print(f"thirty papers, two processes: {_papers():.1f} s")
     for package in ("uchuu_core", "sympy"):
         milliseconds, megabytes = _import_cost(package)
         print(f"importing {package}: {milliseconds:.0f} ms, {megabytes:.0f} MB")

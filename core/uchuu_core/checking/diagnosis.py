@@ -13,7 +13,7 @@ from functools import lru_cache
 from uchuu_core import limits
 from uchuu_core.checking import slips
 from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
-from uchuu_core.checking.states import LawfulStates
+from uchuu_core.checking.states import MOST_BEFORE_DOUBT, LawfulStates
 from uchuu_core.checking.tidy import tidied
 from uchuu_core.kernel.branches import branches
 from uchuu_core.kernel.points import NotRational
@@ -250,6 +250,7 @@ _MAY_BE_LUCK = {
     "ratexpr-divided-termwise",
 }
 _NEVER_LUCK = {move.key for topic in _TOPICS for move in topic.ERRORS} - _MAY_BE_LUCK
+_NEVER_LUCK.add(equations.CONSTANT_AS_ANSWER.key)
 """Errors that are not thought of when the value holds: too many right lines look like them."""
 
 
@@ -270,7 +271,7 @@ def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) ->
 
 def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Found | None:
     start = without_brackets(before)
-    states = LawfulStates(before)
+    states = LawfulStates(before, MOST_BEFORE_DOUBT)
     if any(unordered(state) == target.shape for state in states):
         return None
     parts = Places(start)

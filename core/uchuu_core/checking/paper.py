@@ -16,7 +16,7 @@ from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.reasons import GENERAL, reason_for
-from uchuu_core.checking.right_line import right_line
+from uchuu_core.checking.right_line import right_feature, right_line
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
     Step,
@@ -238,7 +238,11 @@ def _named_error(
     state = state_error(before, line, judgement, context)
     task, unknown, own = context.problem.task, context.unknown, context.problem.own
     if state is not None:
-        return _worded(state, right_line(before, None, task, unknown), counter, [], own)
+        if isinstance(line, Feature):
+            instead = right_feature(line, context.posed)
+        else:
+            instead = right_line(before, None, task, unknown)
+        return _worded(state, instead, counter, [], own)
     found = errors_that_reproduce(before, line, moves_of(own))
     if not found:
         return None

@@ -5,15 +5,28 @@ from contextlib import suppress
 from uchuu_core import limits
 from uchuu_core.checking.diagnosis import Found
 from uchuu_core.failures import Failure
-from uchuu_core.methods.catalogue import next_line
+from uchuu_core.methods.catalogue import applicable, next_line
+from uchuu_core.methods.method import Posed
 from uchuu_core.moves.catalogue import ERRORS, LAWS
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.paths import walk
 from uchuu_core.tree.shape import unordered
 
 _LAWS = {law.key: law for law in LAWS}
 _DISTORTED = {error.key: error.distorts for error in ERRORS}
+
+
+def right_feature(line: Feature, posed: Posed) -> Line | None:
+    """Return the feature of the posed function that *line* misstates, as a study writes it."""
+    label = line.label.removesuffix("s")
+    with suppress(Failure):
+        for method in applicable(posed, "study"):
+            for moment in method.moments(posed):
+                right = moment.line
+                if isinstance(right, Feature) and right.label.removesuffix("s") == label:
+                    return right
+    return None
 
 
 def _parts(line: Line) -> set[str]:

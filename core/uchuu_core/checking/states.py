@@ -33,6 +33,8 @@ _ON_EQUATIONS: tuple[Move, ...] = (
     equations.MULTIPLY_BOTH,
 )
 MOST_STATES = 16
+MOST_BEFORE_DOUBT = 40
+"""A right line is doubted only when none of so many lawful forms is that line."""
 
 
 class LawfulStates:

@@ -16,6 +16,7 @@ from uchuu_core.moves.pattern import (
     filled,
     matches,
     may_fit,
+    may_fit_kind,
     pattern,
     runs_in_sum,
 )
@@ -100,6 +101,9 @@ _parts: dict[Expr, dict["Move", list[Rewritten]]] = {}
 """What each move makes of a part: neighbouring lines share most of their parts."""
 
 
+_touched: dict[tuple["Move", type], bool] = {}
+
+
 def _remembered(part: Expr) -> dict["Move", list[Rewritten]]:
     if len(_parts) > _KEPT_PARTS:
         _parts.clear()
@@ -159,9 +163,19 @@ class Move:
                 yield from _on_equation(rewrite, rewrite.wanted, line)
         for path, part, known in parts.all:
             if self not in known:
-                known[self] = list(self._on_part(part))
+                known[self] = list(self._on_part(part)) if self._touches(type(part)) else []
             for new, owes in known[self]:
                 yield Step(_put(line, path, new), path, owes)
+
+    def _touches(self, kind: type) -> bool:
+        """Whether the move can do anything to parts of this kind."""
+        found = _touched.get((self, kind))
+        if found is None:
+            found = (self.function is not None and not self.whole_line) or any(
+                may_fit_kind(rewrite.wanted, kind, rewrite.rules) for rewrite in self.rewrites
+            )
+            _touched[self, kind] = found
+        return found
 
     def _on_part(self, part: Expr) -> Iterator[Rewritten]:
         if self.function is not None and not self.whole_line:

@@ -118,12 +118,17 @@ def _whole(wanted: Line, node: Line, bound: Bindings, rules: Rules) -> Iterator[
 
 def may_fit(wanted: Line, node: Line, rules: Rules) -> bool:
     """Return whether *node* is of a kind that fits *wanted* at all: a quick look before ``matches``."""
-    kind, found = type(wanted), type(node)
+    return may_fit_kind(wanted, type(node), rules)
+
+
+def may_fit_kind(wanted: Line, found: type, rules: Rules) -> bool:
+    """Return whether any node of the kind *found* fits *wanted*."""
+    kind = type(wanted)
     if kind is found or kind is Symbol:
         return True
     if found is Signed:
         return kind is Product or kind is Quotient
-    return kind is Product and _has_unit(wanted, rules) and _may_be_unit(node)
+    return kind is Product and found in _UNIT_KINDS and _has_unit(wanted, rules)
 
 
 def _has_unit(wanted: Line, rules: Rules) -> bool:
@@ -131,8 +136,11 @@ def _has_unit(wanted: Line, rules: Rules) -> bool:
     return isinstance(first, Symbol) and first.name in rules.units
 
 
+_UNIT_KINDS = (Symbol, Power, Root, Sum)
+
+
 def _may_be_unit(node: Line) -> bool:
-    return isinstance(node, (Symbol, Power, Root, Sum))
+    return isinstance(node, _UNIT_KINDS)
 
 
 def _negated_first(node: Product) -> Product:

@@ -179,3 +179,17 @@ def test_a_feature_line_reads_back(text: str) -> None:
 def test_what_is_no_rational_function_says_so(given: str) -> None:
     with pytest.raises(Failure):
         study(problem_from({"task": "study", "given": given}))
+
+
+@pytest.mark.parametrize(
+    ("given", "line", "instead"),
+    [
+        ("1/(x-4)+2", "vertical asymptote: x = -4", "vertical asymptote: x = 4"),
+        ("(x^2-1)/(x-1)", "hole: (1, 0)", "hole: (1, 2)"),
+        ("(3x)/(x^2+1)", "horizontal asymptote: y = 3", "horizontal asymptote: y = 0"),
+    ],
+)
+def test_a_wrong_feature_is_answered_by_the_right_one(given: str, line: str, instead: str) -> None:
+    paper = problem_from({"task": "study", "given": given, "lines": [line]})
+
+    assert check(paper)["lines"][0]["error"]["instead"] == instead
