@@ -49,6 +49,7 @@ def _pytest(name: str, folder: str, *more: str) -> None:
 def _long() -> None:
     """Run the random suites at full length: some minutes."""
     os.environ.update({"UCHUU_PAIRS": "12000", "UCHUU_FUZZ": "100000", "UCHUU_WORKED": "400"})
+    os.environ.update({"UCHUU_PLANTED": "4", "UCHUU_FORKED": "12"})
     _pytest(
         "random pairs, equations, inputs and problems",
         "core",
