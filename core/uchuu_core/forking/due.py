@@ -46,7 +46,7 @@ _FAMILIES = (
         "work-out-power multiply-numbers power-as-product power-of-power",
     ),
 )
-_DUE = tuple((prefixes, frozenset(laws.split())) for prefixes, laws in _FAMILIES)
+DUE = tuple((prefixes, frozenset(laws.split())) for prefixes, laws in _FAMILIES)
 
 
 def is_due(error: str, laws: frozenset[str]) -> bool:
@@ -56,4 +56,4 @@ def is_due(error: str, laws: frozenset[str]) -> bool:
     """
     if not laws:
         return True
-    return all(not error.startswith(prefixes) or laws & wanted for prefixes, wanted in _DUE)
+    return all(not error.startswith(prefixes) or laws & wanted for prefixes, wanted in DUE)

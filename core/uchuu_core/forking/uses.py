@@ -8,7 +8,7 @@ from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
 from uchuu_core.checking.steps import solutions_or_none
 from uchuu_core.contract import Problem
-from uchuu_core.failures import Failure, OutOfScope
+from uchuu_core.failures import BadRequest, Failure, OutOfScope
 from uchuu_core.forking.forks import (
     Example,
     Fork,
@@ -20,6 +20,7 @@ from uchuu_core.forking.forks import (
 )
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.commonness import commonness
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Feature, Line
@@ -106,8 +107,11 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> dict[str, An
     "instead"}``. ``problem.seed`` chooses among the common errors, or *error* names the one.
 
     Raises:
-        As ``forks``; OutOfScope: no error (or not the named one) can be planted here.
+        As ``forks``; OutOfScope: no error (or not the named one) can be planted here; BadRequest: there is no
+            such error.
     """
+    if error is not None and error not in wordings() | {own.id: own for own in problem.own}:
+        raise BadRequest(f"“{error}” is no error that is known.")
     example = read_example(problem)
     planted = [
         fork

@@ -8,7 +8,7 @@ from typing import Literal
 Commonness = Literal[0, 1, 2]
 """0 met in every class, 1 met often, 2 met now and then."""
 
-_IN_EVERY_CLASS = frozenset(
+IN_EVERY_CLASS = frozenset(
     [
         "order-add-before-multiply",
         "order-multiply-before-power",
@@ -59,7 +59,7 @@ _IN_EVERY_CLASS = frozenset(
         "ratfun-shift-sign",
     ]
 )
-_NOW_AND_THEN = frozenset(
+NOW_AND_THEN = frozenset(
     [
         "order-fraction-bar-ungrouped",
         "sign-power-parity",
@@ -109,6 +109,6 @@ _NOW_AND_THEN = frozenset(
 
 def commonness(key: str) -> Commonness:
     """Return how common the error *key* is, 0 the most; 1 for one that a teacher added."""
-    if key in _IN_EVERY_CLASS:
+    if key in IN_EVERY_CLASS:
         return 0
-    return 2 if key in _NOW_AND_THEN else 1
+    return 2 if key in NOW_AND_THEN else 1

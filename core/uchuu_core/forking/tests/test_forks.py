@@ -1,5 +1,6 @@
 """Forks: what they say is what the judges say of the same line, and where they end is computed."""
 
+from contextlib import suppress
 from fractions import Fraction
 from os import environ
 from random import Random
@@ -10,7 +11,12 @@ import sympy
 
 from uchuu_core import check, forks, problem_from, work
 from uchuu_core.failures import Failure
-from uchuu_core.moves.commonness import commonness
+from uchuu_core.forking.candidates import NOT_INVITED, as_written
+from uchuu_core.forking.due import DUE
+from uchuu_core.moves.catalogue import ERRORS, LAWS
+from uchuu_core.moves.commonness import IN_EVERY_CLASS, NOW_AND_THEN, commonness
+from uchuu_core.notation import plain, read
+from uchuu_core.nudging.nudges import hints
 from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS, Made
 
 SEEDS = range(int(environ.get("UCHUU_FORKED", "1")))
@@ -162,3 +168,50 @@ def test_forks_follow_the_lines_that_a_teacher_wrote() -> None:
 
     assert {fork["after"] for fork in found} <= {0, 1, 2}
     assert any(fork["wrong"] == "x = 20" for fork in found)
+
+
+@pytest.mark.parametrize("made", TASKS[:5], ids=lambda made: made.given)
+def test_an_error_that_is_not_due_is_not_invited(made: Made) -> None:
+    """Errors of the formula, of completing a square, of clearing: only where that is done."""
+    errors = [fork["error"] for fork in forks(problem_from(record_of(made)))["forks"]]
+
+    assert not [error for error in errors if error.startswith(("formula-", "csq-", "rateq-"))]
+    assert not set(errors) & set(NOT_INVITED)
+
+
+def test_families_name_errors_and_laws_that_exist() -> None:
+    laws = set(hints()) | {law.key for law in LAWS}
+    errors = [error.key for error in ERRORS]
+
+    for prefixes, wanted in DUE:
+        assert any(error.startswith(prefixes) for error in errors), prefixes
+        assert wanted <= laws, wanted - laws
+    listed = IN_EVERY_CLASS | NOW_AND_THEN
+    assert listed <= set(errors)
+    assert not IN_EVERY_CLASS & NOW_AND_THEN
+
+
+@pytest.mark.parametrize(
+    ("wrong", "before", "written"),
+    [
+        ("(4+3)x", "4x+3", "7x"),
+        ("(1-6)x^2", "x^2-6", "-5x^2"),
+        ("(20-6)*3", "20-6*3", "14*3"),
+        ("(-9)/(6x+9)", "(x^2-9)/(x^2+6x+9)", "-9/(6x + 9)"),
+        ("2*(-3x)", "2-3x", "-6x"),
+        ("x+3", "x+4", "x + 3"),
+    ],
+)
+def test_a_wrong_line_is_shown_as_a_student_writes_it(
+    wrong: str, before: str, written: str
+) -> None:
+    assert plain(as_written(read(wrong), read(before))) == written
+
+
+def test_hostile_examples_have_no_forks_or_say_why() -> None:
+    for given in ("9^9^9^9", "x^200/(x-1)", "1/0", "sqrt(-4)", "x = x", "0 = 1", "0/0", "x"):
+        task = "solve" if "=" in given else "simplify"
+        for lines in ([], ["x = = ("], ["1"] * 5):
+            with suppress(Failure):
+                found = forks(problem_from({"task": task, "given": given, "lines": lines}))
+                assert isinstance(found["forks"], list)
