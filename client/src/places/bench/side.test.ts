@@ -1,0 +1,70 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { blank } from '@/example/content'
+import { fakeServer, settled } from '@/shared/testing/server'
+import { words } from '@/texts/en'
+import AskedFor from './AskedFor.vue'
+import EarlierVersions from './EarlierVersions.vue'
+import ProblemWeight from './ProblemWeight.vue'
+
+beforeEach(() => void vi.useFakeTimers())
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+const side = (unknown: string, number: string) => ({ unknown, number })
+const worked = {
+  difficulty: { score: 4.6, reasons: ['8 moves', '1 minus sign'] },
+  balance: [
+    { line: 0, left: side('2', '10'), right: side('5', '-8'), done: '' },
+    { line: 1, left: side('0', '18'), right: side('3', '0'), done: 'Subtract 2x on both sides.' },
+  ],
+}
+
+test('how hard it is and the balance are worked out only when they are opened', async () => {
+  const calls = fakeServer(() => ({ body: worked }))
+  const content = { ...blank(), given: '2(x+5) = 5x-8', lines: ['x = 1'] }
+  const weight = mount(ProblemWeight, { props: { content, line: null } })
+  await settled(1000)
+  expect(calls).toHaveLength(0)
+  const details = weight.find('details')
+  ;(details.element as HTMLDetailsElement).open = true
+  await details.trigger('toggle')
+  await settled(1000)
+  expect(calls[0]?.body['lines']).toEqual([])
+  expect(weight.text()).toContain('8 moves')
+  expect(weight.findAll('.pan').map((pan) => pan.text())).toEqual(['2x + 10', '5x − 8', '18', '3x'])
+})
+
+test('an earlier version comes back as it was', async () => {
+  const content = { ...blank(), given: '2x = 4', lines: ['x = 2'] }
+  fakeServer(() => ({ body: [{ version: 3, taken: '2026-11-24T09:00:00Z', content }] }))
+  const dialog = { template: '<div><slot /></div>' }
+  const button = { template: '<button><slot /></button>' }
+  const versions = mount(EarlierVersions, {
+    props: { modelValue: false, id: 'a' },
+    global: { stubs: { ElDialog: dialog, ElButton: button } },
+  })
+  await versions.setProps({ modelValue: true })
+  await flushPromises()
+  expect(versions.text()).toContain('2x = 4')
+  await versions.find('button').trigger('click')
+  expect(versions.emitted('back')?.[0]).toEqual([content])
+  expect(versions.emitted('update:modelValue')?.[0]).toEqual([false])
+})
+
+test('a rule of the house is set for one example and taken back', async () => {
+  const asked = mount(AskedFor, {
+    props: { task: 'simplify', unknown: 'x', numbers: 'real', form: [], house: { density: 'key' } },
+  })
+  expect(asked.text()).toContain(words.bench.ownRules)
+  const selects = asked.findAll('select')
+  expect((selects[0]?.element as HTMLSelectElement).value).toBe('key')
+  await selects[1]?.setValue('tighter')
+  await selects[0]?.setValue('')
+  expect(asked.emitted('change')).toEqual([
+    [{ house: { density: 'key', juxtaposition: 'tighter' } }],
+    [{ house: {} }],
+  ])
+})
