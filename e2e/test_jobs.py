@@ -5,6 +5,7 @@ import re
 import pytest
 from bench_page import Bench, sign_in
 from playwright.sync_api import Page, expect
+from test_places import violations
 
 TOPICS = [
     ("order of operations", "20 - 6*3", ["14*3"], "Adds or subtracts", ["20 - 18", "2"]),
@@ -183,3 +184,23 @@ def test_a_set_is_built_ordered_and_printed_from_the_keyboard(page: Page) -> Non
     page.get_by_role("link", name="Handout").press("Enter")
     expect(page.locator(".room").first).to_be_visible()
     expect(page.locator(".paper .spine")).to_have_count(0)
+
+
+def test_exercises_are_made_of_an_example_and_made_again(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("3(x - 2) = 9")
+    bench.write("3x - 6 = 9", "x = 5")
+    page.keyboard.press("Alt+p")
+    page.get_by_role("link", name="Exercises").press("Enter")
+
+    expect(page.locator(".choices li")).to_have_count(4)
+    expect(page.locator("dl.key")).to_contain_text("The right answer.")
+    expect(page.locator(".lines li")).not_to_have_count(0)
+    first = page.locator(".sheet").inner_text()
+    page.get_by_role("button", name="Another one").press("Enter")
+    expect(page.locator(".sheet")).not_to_have_text(first)
+    page.get_by_label("With the key").uncheck()
+
+    expect(page.locator(".key")).to_have_count(0)
+    assert violations(page) == []

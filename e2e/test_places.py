@@ -11,7 +11,7 @@ ROOT = Path(__file__).resolve().parents[1]
 AXE = ROOT / "client" / "node_modules" / "axe-core" / "axe.min.js"
 
 
-def _violations(page: Page) -> list[str]:
+def violations(page: Page) -> list[str]:
     """Return what axe finds against WCAG 2.2 AA, with the places."""
     page.evaluate(AXE.read_text("utf-8"))
     found = page.evaluate(
@@ -30,7 +30,7 @@ def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     expect(page.locator("main")).to_be_visible()
     expect(page.locator("main")).not_to_be_empty()
 
-    assert _violations(page) == []
+    assert violations(page) == []
 
 
 def _in_theme(page: Page, theme: str) -> None:
@@ -49,31 +49,31 @@ def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: st
     page.get_by_role("button", name="ways to leave here").first.click()
     page.locator(".forks .row").first.click()
     expect(page.locator(".opened")).to_be_visible()
-    assert _violations(page) == []
+    assert violations(page) == []
     page.keyboard.press("Alt+s")
     expect(page.get_by_role("button", name="Open a fork")).to_be_enabled()
     for key in ("ArrowRight", "f", "f"):
         page.keyboard.press(key)
-    assert _violations(page) == []
+    assert violations(page) == []
     page.get_by_role("link", name="Talk track").click()
     expect(page.get_by_role("table")).to_be_visible()
-    assert _violations(page) == []
+    assert violations(page) == []
     page.goto("/sets")
     page.get_by_role("link", name="Equations that climb").click()
     expect(page.locator(".dot").last).not_to_have_text("?")
     page.locator(".problem").nth(2).click()
-    assert _violations(page) == []
+    assert violations(page) == []
     page.get_by_role("link", name="Worked key").click()
     expect(page.locator(".paper")).to_be_visible()
 
-    assert _violations(page) == []
+    assert violations(page) == []
 
 
 def test_the_sign_in_has_no_barrier(page: Page) -> None:
     page.goto("/")
     expect(page.get_by_role("button", name="Sign in")).to_be_visible()
 
-    assert _violations(page) == []
+    assert violations(page) == []
 
 
 def test_bench_and_key_with_every_kind_of_stop_have_no_barrier(page: Page) -> None:
@@ -85,11 +85,11 @@ def test_bench_and_key_with_every_kind_of_stop_have_no_barrier(page: Page) -> No
         bench = Bench(page)
         expect(bench.stops.first).not_to_have_attribute("data-stop", "waiting")
         bench.stops.first.click()
-        assert _violations(page) == []
+        assert violations(page) == []
     page.keyboard.press("Alt+p")
     expect(page.locator(".sheet")).to_be_visible()
 
-    assert _violations(page) == []
+    assert violations(page) == []
 
 
 def test_two_teachers_see_their_own_examples(page: Page) -> None:

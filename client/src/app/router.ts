@@ -49,6 +49,12 @@ export const router = createRouter({
       component: () => import('@/places/sets/SheetPlace.vue'),
     },
     {
+      path: '/examples/:id/exercise',
+      name: 'exercise',
+      props: true,
+      component: () => import('@/places/show/ExercisePlace.vue'),
+    },
+    {
       path: '/errors',
       name: 'errors',
       component: () => import('@/places/errors/ErrorsPlace.vue'),

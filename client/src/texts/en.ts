@@ -180,6 +180,15 @@ export const words = {
       ['Escape', 'back to the bench'],
     ],
   },
+  exercise: {
+    open: 'Exercises',
+    withKey: 'With the key',
+    another: 'Another one',
+    choose: 'Choose the answer',
+    find: 'One line is wrong. Which one, and why?',
+    right: 'The right answer.',
+    at: (n: number) => `Line ${n}:`,
+  },
   track: {
     line: 'Line',
     ask: 'Ask before it',

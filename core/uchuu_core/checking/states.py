@@ -32,7 +32,7 @@ _ON_EQUATIONS: tuple[Move, ...] = (
     equations.DIVIDE_BOTH,
     equations.MULTIPLY_BOTH,
 )
-MOST_STATES = 16
+MOST_STATES = 12
 MOST_BEFORE_DOUBT = 40
 """A right line is doubted only when none of so many lawful forms is that line."""
 

@@ -49,6 +49,10 @@ function print(): void {
     <header class="head no-print">
       <router-link :to="{ name: 'bench', params: { id } }">{{ words.key.back }}</router-link>
       <span class="gap" />
+      <router-link :to="{ name: 'track', params: { id } }">{{ words.show.track }}</router-link>
+      <router-link :to="{ name: 'exercise', params: { id } }">{{
+        words.exercise.open
+      }}</router-link>
       <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
     </header>
     <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+/** Exercises made of an example's forks, to print: choose the answer, find the mistake; with their key. */
+import { computed, ref, watch } from 'vue'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import { contentOf } from '@/example/content'
+import { problemOf } from '@/example/problem'
+import { readable } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+const props = defineProps<{
+  /** The example's id. */
+  id: string
+}>()
+
+const example = ref<Schemas['ExampleOut'] | null>(null)
+const reads = ref<Schemas['Reading'] | null>(null)
+const choices = ref<Schemas['Choices'] | null>(null)
+const mistake = ref<Schemas['Mistake'] | null>(null)
+/** Why there are no choices, or no planted mistake. */
+const noChoices = ref('')
+const noMistake = ref('')
+const refusal = ref('')
+const seed = ref(1)
+const shows = ref(true)
+
+async function or<T>(call: Promise<T>, why: typeof refusal): Promise<T | null> {
+  why.value = ''
+  try {
+    return await call
+  } catch (reason) {
+    if (!(reason instanceof Refusal)) throw reason
+    why.value = reason.message
+    return null
+  }
+}
+
+async function load(): Promise<void> {
+  const path = { identity: props.id }
+  const found = await or(result(api.GET('/api/examples/{identity}', { params: { path } })), refusal)
+  if (!found) return
+  example.value = found
+  const body = { ...problemOf(contentOf(found)), lines: [], seed: seed.value }
+  reads.value = await or(
+    result(api.POST('/api/algebra/read', { body: { text: body.given } })),
+    refusal,
+  )
+  choices.value = await or(result(api.POST('/api/algebra/choices', { body })), noChoices)
+  mistake.value = await or(result(api.POST('/api/algebra/mistake', { body })), noMistake)
+}
+watch([() => props.id, seed], load, { immediate: true })
+
+const letters = 'ABCDEFGH'
+const right = computed(() => choices.value?.choices.findIndex((choice) => choice.right) ?? -1)
+
+function print(): void {
+  window.print()
+}
+</script>
+
+<template>
+  <main class="page">
+    <header class="head no-print">
+      <router-link :to="{ name: 'bench', params: { id } }">{{ words.key.back }}</router-link>
+      <span class="gap" />
+      <label><input v-model="shows" type="checkbox" /> {{ words.exercise.withKey }}</label>
+      <el-button @click="seed += 1">{{ words.exercise.another }}</el-button>
+      <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
+    </header>
+    <p v-if="refusal" role="alert" class="warm">
+      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
+    </p>
+    <article v-if="example && reads" class="sheet">
+      <h1>{{ example.title || words.bench.untitled }}</h1>
+      <section>
+        <h2>{{ words.exercise.choose }}</h2>
+        <p class="given">
+          {{ words.tasks[example.task] }} <MathText :latex="reads.latex" :spoken="reads.spoken" />
+        </p>
+        <p v-if="noChoices" class="quiet">{{ noChoices }}</p>
+        <ol v-else-if="choices" class="choices">
+          <li v-for="(choice, index) in choices.choices" :key="choice.text">
+            <b>{{ letters[index] }}</b>
+            <MathText :latex="choice.latex" :spoken="choice.spoken" display />
+          </li>
+        </ol>
+        <dl v-if="choices && shows" class="key">
+          <template v-for="(choice, index) in choices.choices" :key="choice.text">
+            <dt>{{ letters[index] }}</dt>
+            <dd>
+              <b v-if="index === right">{{ words.exercise.right }}</b>
+              <template v-else>
+                {{ choice.name }}: <code>{{ readable(choice.wrong ?? '') }}</code>
+                <span class="quiet"> {{ choice.because }}</span>
+              </template>
+            </dd>
+          </template>
+        </dl>
+      </section>
+      <section>
+        <h2>{{ words.exercise.find }}</h2>
+        <p v-if="noMistake" class="quiet">{{ noMistake }}</p>
+        <ol v-else-if="mistake" class="lines">
+          <li><MathText :latex="reads.latex" :spoken="reads.spoken" display /></li>
+          <li v-for="(line, index) in mistake.lines" :key="index">
+            <b>{{ index + 1 }}</b> <MathText :latex="line.latex" :spoken="line.spoken" display />
+          </li>
+        </ol>
+        <p v-if="mistake && shows" class="key">
+          <b>{{ words.exercise.at(mistake.mistake_at) }} {{ mistake.name }}.</b>
+          {{ mistake.says }}
+          <span v-if="mistake.instead">
+            {{ words.bench.rightLine }}: <code>{{ readable(mistake.instead) }}</code>
+          </span>
+          <span v-if="mistake.counter" class="quiet"> {{ readable(mistake.counter) }}</span>
+        </p>
+      </section>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.gap {
+  flex: 1;
+}
+.sheet {
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  padding: 1.8rem 2.2rem;
+  max-width: 50rem;
+  margin: 0 auto;
+}
+.sheet h1 {
+  margin: 0 0 0.8rem;
+}
+section {
+  padding: 0.8rem 0;
+  border-top: 1px solid var(--rule);
+  break-inside: avoid;
+}
+.given {
+  font-size: 1.1rem;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.choices {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.8rem 2rem;
+}
+li b {
+  display: inline-block;
+  min-width: 1.6rem;
+}
+.lines li {
+  padding: 0.3rem 0;
+}
+.lines li:first-child {
+  padding-left: 1.85rem;
+}
+.key {
+  margin: 1rem 0 0;
+  padding: 0.6rem 0.9rem;
+  border-left: 3px double var(--ink);
+  font-size: 0.92rem;
+}
+dl.key {
+  display: grid;
+  grid-template-columns: 1.6rem minmax(0, 1fr);
+  gap: 0.3rem 0;
+}
+dt {
+  font-weight: 700;
+}
+dd {
+  margin: 0;
+}
+.key .quiet {
+  margin-left: 0.5rem;
+}
+@media print {
+  .sheet {
+    border: 0;
+    padding: 0;
+    max-width: none;
+  }
+}
+</style>
