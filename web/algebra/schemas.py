@@ -113,6 +113,10 @@ class CheckedLine(Schema):
     check_line: bool = False
     feature: bool = False
     """Judged against the given alone, not against the line before."""
+    copied: list[str] = []
+    """What changed on the way, when that alone explains the line."""
+    changed: list[str] = []
+    """What is new on a wrong line that no error explains."""
     doubt: str | None = None
     doubt_name: str | None = None
     error: NamedError | None = None

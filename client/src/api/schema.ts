@@ -1075,6 +1075,16 @@ export interface components {
              * @default false
              */
             feature: boolean;
+            /**
+             * Copied
+             * @default []
+             */
+            copied: string[];
+            /**
+             * Changed
+             * @default []
+             */
+            changed: string[];
             /** Doubt */
             doubt?: string | null;
             /** Doubt Name */

@@ -80,6 +80,7 @@ export const words = {
     also: 'Or',
     rightLine: 'The right line here',
     refuted: 'Numbers that refute it',
+    changed: 'New on this line',
     tell: 'What to say',
     unmet: 'Still to do',
     note: 'How it is written',

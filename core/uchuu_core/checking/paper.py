@@ -35,8 +35,10 @@ from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_form
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.moves.errors import answers
+from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain, read, shown
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
@@ -48,6 +50,9 @@ _STOPS = {
     FACTORED: answers.STOP_NOT_FULLY_FACTORED.key,
     NEGATIVE_EXPONENT: answers.STOP_NEGATIVE_EXPONENT.key,
 }
+
+
+_PEN = {error.key for error in copying.ERRORS}
 
 
 def check(problem: Problem) -> dict[str, Any]:
@@ -84,6 +89,8 @@ def check(problem: Problem) -> dict[str, Any]:
         if judgement.verdict in ("wrong", "loses"):
             named = _named_error(before, line, judgement, context) if explains else None
             record["error"] = named and _as_dict(named)
+            if explains and not isinstance(line, Feature) and (not named or named.id in _PEN):
+                record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
             broken = True
@@ -111,6 +118,12 @@ def check(problem: Problem) -> dict[str, Any]:
         "checks": _checks(answer, _rejected(steps), context),
         "unexplained": not is_explained,
     }
+
+
+def _changes(before: Line, line: Line) -> list[str]:
+    """Return what is new on the line: certain, where no error of thinking explains it."""
+    found = changed_parts(without_brackets(before), without_brackets(line))
+    return list(dict.fromkeys(plain(part) for part in found))
 
 
 def _record(text: str, line: Line, judgement: Judgement, context: Context) -> dict[str, Any]:

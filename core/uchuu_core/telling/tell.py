@@ -12,7 +12,7 @@ from uchuu_core.notation import plain, read, shown
 from uchuu_core.notation.sides import sides
 from uchuu_core.notation.writers.latex import lighting
 from uchuu_core.nudging.nudges import hints
-from uchuu_core.telling.lit import changed_parts
+from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Line
 
 MOST_WARNINGS = 2
@@ -46,7 +46,7 @@ def tell(problem: Problem) -> dict[str, Any]:
         }
         if not isinstance(line, Failure):
             told |= shown(line)
-            with lighting(changed_parts(before, line)):
+            with lighting(frozenset(map(id, changed_parts(before, line)))):
                 told["lit"] = sides(line)
             if not record.get("check_line"):
                 before = line

@@ -68,6 +68,10 @@ defineProps<{
             <dd class="formula"><MathText :latex="line.error.instead_latex" display /></dd>
           </template>
         </template>
+        <template v-if="line.copied?.length || line.changed?.length">
+          <dt>{{ words.bench.changed }}</dt>
+          <dd>{{ [...(line.copied ?? []), ...(line.changed ?? [])].map(readable).join(', ') }}</dd>
+        </template>
         <template v-if="line.counter">
           <dt>{{ words.bench.refuted }}</dt>
           <dd>{{ readable(line.counter) }}</dd>

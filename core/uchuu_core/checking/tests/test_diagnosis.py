@@ -225,3 +225,15 @@ def test_nothing_is_named_when_nothing_fits() -> None:
     assert answer["lines"][0]["verdict"] == "wrong"
     assert answer["lines"][0]["error"] is None
     assert answer["lines"][0]["counter"]
+
+
+def test_where_nothing_of_thinking_explains_a_line_what_changed_is_said() -> None:
+    copied = check(
+        problem_from({"task": "solve", "given": "3x + 16 = x", "lines": ["3x + 19 = x"]})
+    )
+    unnamed = check(problem_from({"task": "solve", "given": "3x = 12", "lines": ["7x^5 = 31"]}))
+
+    assert copied["lines"][0]["copied"] == ["19"]
+    assert copied["lines"][0]["error"]["id"] == "copy-number-changed"
+    assert unnamed["lines"][0]["error"] is None
+    assert unnamed["lines"][0]["changed"]

@@ -8,8 +8,8 @@ from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
 
 
-def changed_parts(before: Line, line: Line) -> frozenset[int]:
-    """Return the identities (``id``) of the parts of *line* that are new; empty when none is."""
+def changed_parts(before: Line, line: Line) -> list[Any]:
+    """Return the smallest parts of *line* that *before* does not have; empty when it has them all."""
     had = {unordered(part) for part in parts_of(before)}
     terms = {
         (term.sign, unordered(term.body))
@@ -17,7 +17,7 @@ def changed_parts(before: Line, line: Line) -> frozenset[int]:
         if isinstance(part, Sum)
         for term in part.terms
     }
-    return frozenset(id(part) for part in _new(line, had, terms))
+    return _new(line, had, terms)
 
 
 def _new(node: Any, had: set[Any], terms: set[Any]) -> list[Expr]:
