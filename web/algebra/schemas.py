@@ -81,6 +81,7 @@ class NamedError(Schema):
     instead_latex: str | None = None
     counter: str | None
     also: list[str]
+    also_names: list[str] = []
 
 
 class Unreadable(Schema):

@@ -1125,6 +1125,11 @@ export interface components {
             counter: string | null;
             /** Also */
             also: string[];
+            /**
+             * Also Names
+             * @default []
+             */
+            also_names: string[];
         };
         /**
          * SideLine

@@ -78,6 +78,7 @@ export const words = {
     condition: 'Only where',
     errorName: 'The error',
     also: 'Or',
+    orElse: 'or:',
     rightLine: 'The right line here',
     refuted: 'Numbers that refute it',
     changed: 'New on this line',

@@ -88,7 +88,7 @@ def check(problem: Problem) -> dict[str, Any]:
         is_explained = is_explained and (explains or monotonic() < until)
         if judgement.verdict in ("wrong", "loses"):
             named = _named_error(before, line, judgement, context) if explains else None
-            record["error"] = named and _as_dict(named)
+            record["error"] = named and _as_dict(named, problem.own)
             if explains and not isinstance(line, Feature) and (not named or named.id in _PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
@@ -104,7 +104,7 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["unmet_at"] = [plain(item.part) for item in parts]
                 which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
                 stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
-                record["error"] = _as_dict(_worded(stop, None, None, [], ()))
+                record["error"] = _as_dict(_worded(stop, None, None, [], ()), ())
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
     states = [s for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
@@ -271,7 +271,7 @@ def _worded(
     return LineError(key, wording.name, wording.repair, instead, counter, also)
 
 
-def _as_dict(error: LineError) -> dict[str, Any]:
+def _as_dict(error: LineError, own: tuple[OwnError, ...]) -> dict[str, Any]:
     return {
         "id": error.id,
         "name": error.name,
@@ -280,6 +280,7 @@ def _as_dict(error: LineError) -> dict[str, Any]:
         "instead_latex": error.instead and latex(error.instead),
         "counter": error.counter,
         "also": error.also,
+        "also_names": [wording_of(key, own).name for key in error.also],
     }
 
 

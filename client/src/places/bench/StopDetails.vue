@@ -62,6 +62,9 @@ defineProps<{
           <dt class="warm">{{ words.bench.errorName }}</dt>
           <dd>
             <b class="warm">{{ line.error.name }}</b>
+            <span v-if="line.error.also_names?.length" class="also">
+              {{ words.bench.orElse }} {{ line.error.also_names.join('; ') }}
+            </span>
           </dd>
           <template v-if="line.error.instead_latex">
             <dt>{{ words.bench.rightLine }}</dt>
@@ -110,6 +113,11 @@ dt {
 }
 dd {
   margin: 0.1rem 0 0;
+}
+
+.also {
+  display: block;
+  font-size: 0.9rem;
 }
 .formula {
   font-size: 1.1rem;

@@ -21,7 +21,8 @@ const ERROR = {
   instead: 'x = 12',
   instead_latex: 'x=12',
   counter: null,
-  also: [],
+  also: ['lineq-same-sign-when-moved'],
+  also_names: ['Moves a term with the same sign'],
 }
 
 test('without a chosen line the details say what to do', () => {
@@ -160,4 +161,10 @@ test.each([
 
 test('before the first line the foot says what will stand there', () => {
   expect(original({}, false, 0)).toContain(words.bench.noAnswerYet)
+})
+
+test('what else would write the same line is said after the likeliest', () => {
+  const panel = details('wrong', { error: ERROR })
+
+  expect(panel.text()).toMatch(/one side only.*or: Moves a term with the same sign/s)
 })
