@@ -64,7 +64,7 @@ def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: st
     page.locator(".problem").nth(2).click()
     assert violations(page) == []
     page.get_by_role("link", name="Worked key").click()
-    expect(page.locator(".paper")).to_be_visible()
+    expect(page.locator(".sheet")).to_be_visible()
 
     assert violations(page) == []
 

@@ -11,27 +11,11 @@ from ninja import Router
 from uchuu_core.moves.catalogue import wordings
 
 from algebra import pool
-from algebra.schemas import (
-    Checked,
-    Choices,
-    Compared,
-    CompareIn,
-    ErrorEntry,
-    ForkIn,
-    ForkPath,
-    Forks,
-    Inspected,
-    Mistake,
-    MistakeIn,
-    Notations,
-    Nudged,
-    ProblemIn,
-    Screened,
-    Studied,
-    Text,
-    Told,
-    Worked,
-)
+from algebra.schemas.checked import Checked
+from algebra.schemas.forked import Choices, ErrorEntry, ForkPath, Forks, Mistake, Screened, Told
+from algebra.schemas.problem import CompareIn, ForkIn, MistakeIn, Notations, ProblemIn, Text
+from algebra.schemas.studied import Inspected, Studied
+from algebra.schemas.worked import Compared, Nudged, Worked
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: FailureRecord}

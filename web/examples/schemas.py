@@ -3,7 +3,7 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas import Numbers, OwnRules, Task
+from algebra.schemas.problem import Numbers, OwnRules, Task
 from ninja import Field, Schema
 
 from examples.models import Example

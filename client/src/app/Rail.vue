@@ -84,9 +84,6 @@ button:focus-visible {
   outline-color: #f0b49c;
   outline-offset: -3px;
 }
-.gap {
-  flex: 1;
-}
 small {
   display: block;
   opacity: 0.85;

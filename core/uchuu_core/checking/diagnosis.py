@@ -113,7 +113,10 @@ class Target:
             return _branch_prints(line, seed)
         if isinstance(line, (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates)):
             raise NoPrint
-        return (print_of(line, seed),)
+        try:
+            return (print_of(line, seed),)
+        except NoPrint:
+            return _branch_prints(line, seed)
 
     def closeness(self, candidate: Line) -> int | None:
         """Return how close *candidate* comes (see ``Found``), None when it is another line."""
@@ -152,7 +155,7 @@ def _branch_prints(line: Line, seed: int) -> tuple[int, ...]:
 
 def _one_print(branch: Line, seed: int) -> int:
     if not isinstance(branch, Relation):
-        raise NoPrint
+        return print_of(branch, seed)  # type: ignore[arg-type]
     left, right = sides_print(branch, seed)
     gap = (left - right) % PRIME
     return min(gap, PRIME - gap)
@@ -187,7 +190,8 @@ def _collect(
 def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) -> list[Found]:
     """Return every error that leads from *before* to *line*, best first; empty when none does.
 
-    ``own``: errors that the teacher added.
+    ``own``: errors that the teacher added; tried last, so that a pattern that fits in too many ways
+    takes the time of no other.
     """
     try:
         target = Target(line)
@@ -197,7 +201,7 @@ def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) 
     with limits.within(limits.SEARCH_SECONDS):
         states = LawfulStates(before)
         with suppress(limits.OutOfTime):
-            _collect(found, states, target, (*own, *SEARCHED))
+            _collect(found, states, target, (*SEARCHED, *own))
     return ranked(found, states.start, target)
 
 
@@ -265,7 +269,7 @@ def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) ->
     except NoPrint:
         return None
     with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
-        return _only_an_error(before, target, (*own, *SEARCHED))
+        return _only_an_error(before, target, (*SEARCHED, *own))
     return None
 
 

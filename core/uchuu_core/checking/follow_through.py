@@ -3,14 +3,9 @@
 from typing import Any
 
 from uchuu_core.checking.context import Context
-from uchuu_core.checking.judgement import is_statement
-from uchuu_core.checking.steps import Step, solutions_or_none
-from uchuu_core.failures import Failure
-from uchuu_core.kernel.equality import agreement
+from uchuu_core.checking.steps import Step, same_end, solutions_or_none
 from uchuu_core.kernel.finished import unmet_forms
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.written import described
-from uchuu_core.tree.nodes import Line
 
 
 def follow_through(steps: list[Step], context: Context) -> dict[str, Any] | None:
@@ -26,7 +21,7 @@ def follow_through(steps: list[Step], context: Context) -> dict[str, Any] | None
         return None
     first, last = wrong[0].line, steps[-1].line
     finished = not unmet_forms(last, context.problem.task, context.problem.form, context.unknown)
-    reached = _reaches(first, last, context)
+    reached = same_end(first, last, context)
     found = solutions_or_none(first, context) if context.is_equation else None
     return {
         "carried": None if reached is None else reached and finished,
@@ -35,16 +30,3 @@ def follow_through(steps: list[Step], context: Context) -> dict[str, Any] | None
         else sorted(described(point, context.unknown) for point in found.points),
         "slips": len(wrong),
     }
-
-
-def _reaches(first: Line, last: Line, context: Context) -> bool | None:
-    if context.is_equation:
-        had, has = solutions_or_none(first, context), solutions_or_none(last, context)
-        return None if had is None or has is None else had.same_solutions(has)
-    if is_statement(first) or is_statement(last):
-        return None
-    try:
-        verdict = agreement(first, last, context.numbers).verdict  # type: ignore[arg-type]
-    except (NotRational, Undefined, Failure):
-        return None
-    return None if verdict == "undecided" else verdict == "equal"

@@ -23,6 +23,7 @@ from uchuu_core.checking.steps import (
     differences,
     judged_steps,
     last_step,
+    same_end,
     solutions_or_none,
 )
 from uchuu_core.checking.worked_reasons import reason_by_method
@@ -30,11 +31,10 @@ from uchuu_core.contract import LineError, OwnError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
-from uchuu_core.kernel.equality import Counter, agreement
+from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain, read, shown
 from uchuu_core.tree.build import without_brackets
@@ -50,8 +50,6 @@ _STOPS = {
     FACTORED: answers.STOP_NOT_FULLY_FACTORED.key,
     NEGATIVE_EXPONENT: answers.STOP_NEGATIVE_EXPONENT.key,
 }
-
-
 _PEN = {error.key for error in copying.ERRORS}
 
 
@@ -206,13 +204,7 @@ def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict
     if task == "study" or (isinstance(line, Outcome) and not context.is_equation):
         return record | {"right": last is not None and last.verdict == "ok"}
     if not context.is_equation:
-        if not is_statement(line) and not is_statement(context.given):
-            try:
-                found = agreement(context.given, line, context.numbers)  # type: ignore[arg-type]
-                record["right"] = found.verdict == "equal"
-            except (NotRational, Undefined, Failure):
-                record["right"] = False
-        return record
+        return record | {"right": same_end(context.given, line, context) is True}
     has, original = solutions_or_none(line, context), context.original
     if has is None or original is None:
         return record

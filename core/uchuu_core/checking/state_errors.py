@@ -62,9 +62,9 @@ def _solution_error(before: Line, line: Line, judgement: Judgement, context: Con
         if was.same_solutions(has) or (excluded and was.is_empty and before == context.given):
             return kept
     if judgement.verdict == "loses" and is_answer and has.points < was.points:
-        if _lists(before) and _may_have_extra(context.given):
+        if lists_several(before) and _may_have_extra(context.given):
             return answers.SOLUTION_WRONGLY_REJECTED.key
-        if _lists(before):
+        if lists_several(before):
             return errors.BRANCH_LOST.key
     return None
 
@@ -76,7 +76,7 @@ def _is_plain(line: Line) -> bool:
     )
 
 
-def _lists(line: Line) -> bool:
+def lists_several(line: Line) -> bool:
     """Whether "or" or ± stands in the line."""
     return isinstance(line, Either) or any(
         (isinstance(part, Signed) and part.sign == "+-")

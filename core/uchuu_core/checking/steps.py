@@ -9,6 +9,7 @@ from uchuu_core.checking.line import judged
 from uchuu_core.checking.named_numbers import named_numbers
 from uchuu_core.checking.substitution import Substitution
 from uchuu_core.failures import Failure
+from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
@@ -77,6 +78,20 @@ def solutions_or_none(line: Line | None, context: Context) -> SolutionSet | None
         return context.solutions(line)
     except (NotRational, Undefined, Failure):
         return None
+
+
+def same_end(one: Line, other: Line, context: Context) -> bool | None:
+    """Return whether two lines have the same solutions, or the same value; None when undecided."""
+    if context.is_equation:
+        had, has = solutions_or_none(one, context), solutions_or_none(other, context)
+        return None if had is None or has is None else had.same_solutions(has)
+    if is_statement(one) or is_statement(other):
+        return None
+    try:
+        verdict = agreement(one, other, context.numbers).verdict  # type: ignore[arg-type]
+    except (NotRational, Undefined, Failure):
+        return None
+    return None if verdict == "undecided" else verdict == "equal"
 
 
 def differences(has: SolutionSet, wanted: SolutionSet, unknown: str) -> tuple[list[str], list[str]]:

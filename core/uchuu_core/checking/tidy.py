@@ -4,7 +4,7 @@ from typing import Any
 
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, joined_powers
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Line, Product, Sum
+from uchuu_core.tree.nodes import Line, Product, Quotient, Signed, Sum
 from uchuu_core.tree.paths import letters, rebuild
 
 
@@ -20,9 +20,14 @@ def signs_merged(line: Line) -> Line:
 
 
 def tidied(line: Line) -> Line:
-    """Return *line* with signs merged and the numbers of each term with letters multiplied."""
+    """Return *line* with signs merged, the minus of a numerator in front of its fraction, and the
+    numbers of each term with letters multiplied.
+    """
 
     def change(part: Any) -> Any:
+        if isinstance(part, Quotient) and isinstance(part.numerator, Signed):
+            if part.numerator.sign == "-":
+                return build.negative(Quotient(part.numerator.body, part.denominator, part.mark))
         if not isinstance(part, Product) or any(isinstance(f, Sum) for f in part.factors):
             return part
         number, rest = coefficient_and_rest(part)

@@ -1,9 +1,9 @@
 """Wrong lines that an example invites: every error at every line, as it would be written."""
 
+import operator
 from collections.abc import Iterator
 from contextlib import suppress
 from dataclasses import dataclass
-from fractions import Fraction
 from typing import Any
 
 from uchuu_core import limits
@@ -15,7 +15,7 @@ from uchuu_core.moves.errors import copying, equations
 from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Number, Quotient, Signed, Sum
+from uchuu_core.tree.nodes import Line, Sum
 from uchuu_core.tree.paths import letters, part_at, rebuild
 from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
@@ -59,7 +59,7 @@ def candidates(states: list[State], own: tuple[Move, ...] = ()) -> list[Candidat
     found: dict[Any, Candidate] = {}
     for state in states:
         with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
-            for candidate in _at(state, (*own, *SEARCHED)):
+            for candidate in _at(state, (*SEARCHED, *own)):
                 found[candidate.spot] = candidate
     return sorted(found.values(), key=lambda candidate: candidate.after)
 
@@ -93,33 +93,22 @@ def _part(line: Line, path: tuple[int, ...]) -> Line:
     return part_at(line, path[:-1] if path and path[-1] == -1 else path) or line
 
 
+_SIGNS = {"+": 1, "-": -1}
+
+
 def as_written(wrong: Line, before: Line) -> Line:
     """Return *wrong* as a student writes it: sums of numbers that the error made are worked out."""
     had = set(parts_of(before))
 
     def change(part: Any) -> Any:
         if part in had or letters(part):
-            return _minus_in_front(part)
-        if isinstance(part, Sum) and all(isinstance(term.body, Number) for term in part.terms):
-            value = numeral_of(part)
-            return part if value is None else build.number(value)
+            return part
+        if isinstance(part, Sum) and all(term.sign in _SIGNS for term in part.terms):
+            values = [numeral(term.body) for term in part.terms]
+            known = [value for value in values if value is not None]
+            if known == values:
+                signs = [_SIGNS[term.sign] for term in part.terms]
+                return build.number(sum(map(operator.mul, signs, known)))
         return part
 
     return tidied(rebuild(wrong, change))
-
-
-def numeral_of(node: Sum) -> Fraction | None:
-    """Return the value of a sum of plain numbers, None where ± stands."""
-    total = Fraction(0)
-    for term in node.terms:
-        value = numeral(term.body)
-        if value is None or term.sign == "+-":
-            return None
-        total += value if term.sign == "+" else -value
-    return total
-
-
-def _minus_in_front(part: Any) -> Any:
-    if isinstance(part, Quotient) and isinstance(part.numerator, Signed):
-        return build.negative(Quotient(part.numerator.body, part.denominator, part.mark))
-    return part

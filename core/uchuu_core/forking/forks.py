@@ -7,17 +7,16 @@ from typing import Any
 
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
-from uchuu_core.checking.judgement import Judgement, is_statement
+from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.paper import counter_text
 from uchuu_core.checking.state_errors import state_error
-from uchuu_core.checking.steps import Step, judged_steps, solutions_or_none
+from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or_none
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.candidates import Candidate, State, candidates
 from uchuu_core.forking.stated import kept_candidates, stated
-from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.written import described
@@ -44,11 +43,23 @@ class Fork:
 
     after: int
     error: str
-    before: Line
     wrong: Line
     end: Line | None
     counter: str | None
     hidden: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Example:
+    """A worked problem: its lines, the given first, and the laws that lead to each.
+
+    ``laws`` is as long as ``lines``; empty where a teacher wrote the lines.
+    """
+
+    context: Context
+    method: Method | None
+    lines: list[Line]
+    laws: list[frozenset[str]]
 
 
 def forks(problem: Problem) -> dict[str, Any]:
@@ -63,12 +74,7 @@ def forks(problem: Problem) -> dict[str, Any]:
     return {"forks": [as_record(fork, problem) for fork in forks_of(read_example(problem))]}
 
 
-def read_example(problem: Problem) -> "Example":
-    """Return the example that *problem* poses; raises as ``forks``."""
-    return example_of(context_of(problem, readable_lines(problem)))
-
-
-def forks_of(example: "Example") -> list[Fork]:
+def forks_of(example: Example) -> list[Fork]:
     """Return the forks of *example*, those that hide last, most common first."""
     found: dict[tuple[str, str], Fork] = {}
     for candidate, judgement in _kept(_invited(example), example.context):
@@ -80,17 +86,9 @@ def forks_of(example: "Example") -> list[Fork]:
     return sorted(listed, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
 
 
-@dataclass(frozen=True, slots=True)
-class Example:
-    """A worked problem: its lines, the given first, and the laws that lead to each.
-
-    ``laws`` is as long as ``lines``; empty where a teacher wrote the lines.
-    """
-
-    context: Context
-    method: Method | None
-    lines: list[Line]
-    laws: list[frozenset[str]]
+def read_example(problem: Problem) -> Example:
+    """Return the example that *problem* poses; raises as ``forks``."""
+    return example_of(context_of(problem, readable_lines(problem)))
 
 
 def example_of(context: Context, *, by_method: bool = False) -> Example:
@@ -221,7 +219,7 @@ def _fork(candidate: Candidate, judgement: Judgement, example: Example) -> Fork 
     if judgement.verdict == "ok" and not hidden:
         return None  # right in value, and not carried to its end
     counter = counter_text(judgement.counter, wrong)
-    return Fork(candidate.after, candidate.error, candidate.before, wrong, end, counter, hidden)
+    return Fork(candidate.after, candidate.error, wrong, end, counter, hidden)
 
 
 def _end(wrong: Line, example: Example) -> Line | None:
@@ -255,19 +253,7 @@ def _is_right(end: Line, context: Context) -> bool:
     """Whether *end* has the value, or the solutions, of the given."""
     if context.problem.task in ("domain", "study"):
         return False
-    if context.is_equation:
-        has = solutions_or_none(end, context)
-        return (
-            has is not None
-            and context.original is not None
-            and has.same_solutions(context.original)
-        )
-    if is_statement(end) or is_statement(context.given):
-        return False
-    try:
-        return agreement(context.given, end, context.numbers).verdict == "equal"  # type: ignore[arg-type]
-    except (NotRational, Undefined, Failure):
-        return False
+    return same_end(context.given, end, context) is True
 
 
 def _stopped(example: Example) -> Iterator[Fork]:
@@ -280,7 +266,7 @@ def _stopped(example: Example) -> Iterator[Fork]:
     for number, line in kept_candidates(example.lines):
         if unmet_forms(line, "solve", (), context.unknown):
             continue  # what is rejected there is no candidate for the unknown itself
-        yield Fork(number, error.key, line, line, line, None, hidden=False)
+        yield Fork(number, error.key, line, line, None, hidden=False)
 
 
 def as_record(fork: Fork, problem: Problem) -> dict[str, Any]:

@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
+from uchuu_core.checking.state_errors import lists_several
 from uchuu_core.forking.candidates import Candidate
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, features_of
@@ -13,8 +14,7 @@ from uchuu_core.moves.errors import found_otherwise as errors
 from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain, read
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import AllExcept, Either, Feature, Line, Outcome, Relation, Sum
-from uchuu_core.tree.paths import parts
+from uchuu_core.tree.nodes import AllExcept, Either, Feature, Line, Outcome, Relation
 
 
 def stated(states: list[Line], context: Context) -> Iterator[Candidate]:
@@ -41,19 +41,11 @@ def _answers(states: list[Line]) -> Iterator[Candidate]:
     end = states[-1]
     if not isinstance(end, Either) or len(states) < 2:
         return
-    lists = [n for n, line in enumerate(states[:-1]) if _lists(line)]
+    lists = [n for n, line in enumerate(states[:-1]) if lists_several(line)]
     for option in end.options[-1:] if lists else ():
         yield Candidate(
             lists[-1], errors.BRANCH_LOST.key, states[lists[-1]], option, errors.BRANCH_LOST.key
         )
-
-
-def _lists(line: Line) -> bool:
-    return isinstance(line, Either) or any(
-        getattr(part, "sign", "") == "+-"
-        or (isinstance(part, Sum) and any(term.sign == "+-" for term in part.terms))
-        for part in parts(line)
-    )
 
 
 def kept_candidates(states: list[Line]) -> Iterator[tuple[int, Line]]:

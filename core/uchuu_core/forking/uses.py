@@ -6,9 +6,9 @@ from typing import Any
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
-from uchuu_core.checking.steps import solutions_or_none
+from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
-from uchuu_core.failures import BadRequest, Failure, OutOfScope
+from uchuu_core.failures import BadRequest, OutOfScope
 from uchuu_core.forking.forks import (
     Example,
     Fork,
@@ -18,8 +18,6 @@ from uchuu_core.forking.forks import (
     forks_of,
     read_example,
 )
-from uchuu_core.kernel.equality import agreement
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.moves.commonness import commonness
 from uchuu_core.notation import plain, shown
@@ -89,15 +87,9 @@ def _differ(one: Line, other: Line, context: Context) -> bool:
     """Whether two answers differ in look and, as far as that is decided, in value."""
     if unordered(one) == unordered(other) or plain(one) == plain(other):
         return False
-    if context.is_equation:
-        had, has = solutions_or_none(one, context), solutions_or_none(other, context)
-        return had is not None and has is not None and not had.same_solutions(has)
     if context.problem.task in ("domain", "study"):
         return True
-    try:
-        return agreement(one, other, context.numbers).verdict == "different"  # type: ignore[arg-type]
-    except (NotRational, Undefined, Failure, TypeError):
-        return False
+    return same_end(one, other, context) is False
 
 
 def find_the_mistake(problem: Problem, error: str | None = None) -> dict[str, Any]:

@@ -4,6 +4,7 @@ import re
 from collections.abc import Callable
 from functools import lru_cache
 
+from uchuu_core import limits
 from uchuu_core.contract import OwnError
 from uchuu_core.failures import BadRequest
 from uchuu_core.moves.conditions import (
@@ -73,6 +74,10 @@ def own_move(own: OwnError) -> Move:
     """
     before, after = read(own.before, "plain"), read(own.after, "plain")
     names = letters(before)
+    limits.require(
+        len(names) <= limits.PATTERN_LETTERS,
+        f"A pattern has at most {limits.PATTERN_LETTERS} letters; this one has {len(names)}.",
+    )
     _require_rewrite(before, after)
     new = sorted(letters(after) - names)
     if new:

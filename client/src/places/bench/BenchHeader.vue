@@ -141,9 +141,6 @@ select {
   color: var(--leave);
   font-weight: 700;
 }
-.gap {
-  flex: 1;
-}
 .el-button + .el-button {
   margin-left: 0;
 }

@@ -251,7 +251,7 @@ useKeys({
         :content="content"
         @write="(text) => bench.addLines([text])"
       />
-      <ProblemWeight v-if="inspected && !showsPose" :content="content" :line="chosen" />
+      <ProblemWeight v-if="inspected && !showsPose" :content="content" />
       <p class="versions">
         <button type="button" class="quiet-button" @click="returning = true">
           {{ words.versions.open }}

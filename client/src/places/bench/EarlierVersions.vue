@@ -2,6 +2,7 @@
 /** The way back: earlier versions of the example, each with what it held. */
 import { ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { dated } from '@/shared/logic/dated'
 import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
@@ -31,10 +32,6 @@ watch(open, async (isOpen) => {
     refusal.value = reason.message
   }
 })
-
-function dated(text: string): string {
-  return new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-}
 
 function take(version: Schemas['SnapshotOut']): void {
   emit('back', version.content)

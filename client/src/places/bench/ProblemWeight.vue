@@ -8,11 +8,7 @@ import { later } from '@/shared/logic/debounce'
 import { prose, readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
-const props = defineProps<{
-  content: Content
-  /** The chosen line, from 0; the balance shows it where it can. */
-  line: number | null
-}>()
+const props = defineProps<{ content: Content }>()
 
 const worked = ref<Schemas['Worked'] | null>(null)
 const asked = computed(() => ({ ...problemOf(props.content), lines: [] }))

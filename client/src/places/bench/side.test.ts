@@ -25,7 +25,7 @@ const worked = {
 test('how hard it is and the balance are worked out only when they are opened', async () => {
   const calls = fakeServer(() => ({ body: worked }))
   const content = { ...blank(), given: '2(x+5) = 5x-8', lines: ['x = 1'] }
-  const weight = mount(ProblemWeight, { props: { content, line: null } })
+  const weight = mount(ProblemWeight, { props: { content } })
   await settled(1000)
   expect(calls).toHaveLength(0)
   const details = weight.find('details')

@@ -5,6 +5,7 @@ import 'element-plus/es/components/message/style/css'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { dated } from '@/shared/logic/dated'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
 
@@ -72,10 +73,6 @@ async function giveOut(): Promise<void> {
   link.download = 'uchuu-examples.json'
   link.click()
   URL.revokeObjectURL(link.href)
-}
-
-function dated(text: string): string {
-  return new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 }
 
 function start(): void {
@@ -155,35 +152,6 @@ function start(): void {
 </template>
 
 <style scoped>
-.find {
-  width: 16rem;
-  margin-left: 1.5rem;
-}
-.gap {
-  flex: 1;
-}
-.list {
-  width: 100%;
-  border-collapse: collapse;
-}
-.list th {
-  text-align: left;
-  font-size: 0.82rem;
-  color: var(--quiet);
-  font-weight: 400;
-  padding: 0.4rem 0.6rem;
-  border-bottom: 2px solid var(--ink);
-}
-.list td {
-  padding: 0.5rem 0.6rem;
-  border-bottom: 1px solid var(--rule);
-}
-.list tbody tr:hover {
-  background: var(--lit);
-}
-.list .count {
-  text-align: right;
-}
 .problem {
   white-space: nowrap;
   overflow: hidden;

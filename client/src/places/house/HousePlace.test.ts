@@ -19,7 +19,7 @@ function server() {
     }
     const count = { fine: 4, board: 3, key: 1 }[String(rules.density)] ?? 0
     const lines = Array.from({ length: count }, (_, n) => ({ text: `${n}`, latex: `${n}` }))
-    return { body: { lines } }
+    return { body: { reads: { latex: 'x' }, lines } }
   }
 }
 

@@ -5,6 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import { contentOf } from '@/example/content'
 import { problemOf } from '@/example/problem'
 import { givenStop, writtenStops } from '@/example/stops'
+import PrintedPage from '@/shared/page/PrintedPage.vue'
 import CandidateCheck from '@/spine/CandidateCheck.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import type { StopLine } from '@/spine/types'
@@ -28,8 +29,10 @@ async function load(): Promise<void> {
     const body = problemOf(contentOf(found))
     reading.value = await result(api.POST('/api/algebra/inspect', { body }))
     checked.value = await result(api.POST('/api/algebra/check', { body }))
+    refusal.value = ''
   } catch (reason) {
-    if (reason instanceof Refusal) refusal.value = reason.message
+    if (!(reason instanceof Refusal)) throw reason
+    refusal.value = reason.message
   }
 }
 watch(() => props.id, load, { immediate: true })
@@ -38,52 +41,35 @@ const stops = computed<StopLine[]>(() => {
   if (!reading.value || !checked.value) return []
   return [givenStop(reading.value.reads, words.key.given), ...writtenStops(checked.value.lines)]
 })
-
-function print(): void {
-  window.print()
-}
 </script>
 
 <template>
-  <main class="page key">
-    <header class="head no-print">
-      <router-link :to="{ name: 'bench', params: { id } }">{{ words.key.back }}</router-link>
-      <span class="gap" />
+  <PrintedPage
+    :back="{ name: 'bench', params: { id } }"
+    :back-to="words.key.back"
+    :refusal="refusal"
+    :ready="!!example && !!checked"
+    :title="example?.title || words.bench.untitled"
+    @again="load"
+  >
+    <template #actions>
       <router-link :to="{ name: 'track', params: { id } }">{{ words.show.track }}</router-link>
-      <router-link :to="{ name: 'exercise', params: { id } }">{{
-        words.exercise.open
-      }}</router-link>
-      <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
-    </header>
-    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
-    <article v-if="example && checked" class="sheet">
-      <h1>{{ example.title || words.bench.untitled }}</h1>
-      <p class="quiet">{{ words.tasks[example.task] }}</p>
-      <div class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
-        <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
-      </div>
-      <section v-if="checked.checks?.length" class="checks">
-        <h2>{{ words.key.check }}</h2>
-        <CandidateCheck v-for="check in checked.checks" :key="check.value" :check="check" />
-      </section>
-    </article>
-  </main>
+      <router-link :to="{ name: 'exercise', params: { id } }">
+        {{ words.exercise.open }}
+      </router-link>
+    </template>
+    <p v-if="example" class="quiet">{{ words.tasks[example.task] }}</p>
+    <div class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
+      <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
+    </div>
+    <section v-if="checked?.checks?.length" class="checks">
+      <h2>{{ words.key.check }}</h2>
+      <CandidateCheck v-for="check in checked.checks" :key="check.value" :check="check" />
+    </section>
+  </PrintedPage>
 </template>
 
 <style scoped>
-.gap {
-  flex: 1;
-}
-.sheet {
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  padding: 2.2rem 2.4rem;
-  max-width: 52rem;
-  margin: 0 auto;
-}
-.sheet h1 {
-  margin: 0;
-}
 .spine {
   margin-top: 1.2rem;
 }
@@ -93,12 +79,5 @@ function print(): void {
   padding-top: 1rem;
   display: grid;
   gap: 0.6rem;
-}
-@media print {
-  .sheet {
-    border: 0;
-    padding: 0;
-    max-width: none;
-  }
 }
 </style>

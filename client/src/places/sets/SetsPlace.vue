@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { dated } from '@/shared/logic/dated'
 import { words } from '@/texts/en'
 
 const router = useRouter()
@@ -56,10 +57,6 @@ function bringBack(row: Schemas['SetRow']): Promise<void> {
     await load()
   })
 }
-
-function dated(text: string): string {
-  return new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-}
 </script>
 
 <template>
@@ -89,24 +86,26 @@ function dated(text: string): string {
       <h2>{{ words.sets.none }}</h2>
       <p>{{ words.sets.noneSays }}</p>
     </section>
-    <table v-else-if="rows">
+    <table v-else-if="rows" class="list">
       <thead>
         <tr>
           <th scope="col">{{ words.examples.name }}</th>
-          <th scope="col">{{ words.sets.items }}</th>
+          <th scope="col" class="count">{{ words.sets.items }}</th>
           <th scope="col">{{ words.examples.changed }}</th>
-          <td />
+          <th scope="col">
+            <span class="unseen">{{ words.examples.putAside }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in found" :key="row.id">
-          <th scope="row">
+          <td>
             <router-link :to="{ name: 'set', params: { id: row.id } }">
               {{ row.title || words.sets.untitled }}
             </router-link>
-          </th>
-          <td>{{ row.item_count }}</td>
-          <td>{{ dated(row.changed) }}</td>
+          </td>
+          <td class="count">{{ row.item_count }}</td>
+          <td class="quiet">{{ dated(row.changed) }}</td>
           <td>
             <button type="button" class="quiet-button" @click="putAside(row)">
               {{ words.examples.putAside }}
@@ -117,31 +116,3 @@ function dated(text: string): string {
     </table>
   </main>
 </template>
-
-<style scoped>
-.find {
-  width: 16rem;
-  margin-left: 1.5rem;
-}
-.gap {
-  flex: 1;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 0.55rem 1rem 0.55rem 0;
-  border-bottom: 1px solid var(--rule);
-  font-weight: 400;
-}
-thead th {
-  color: var(--quiet);
-  font-size: 0.86rem;
-}
-tbody th a {
-  font-weight: 700;
-}
-</style>

@@ -7,6 +7,7 @@ import { problemOf } from '@/example/problem'
 import { givenStop, writtenStops } from '@/example/stops'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import PrintedPage from '@/shared/page/PrintedPage.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
@@ -80,17 +81,19 @@ async function load(): Promise<void> {
 watch(() => props.id, load, { immediate: true })
 
 const total = computed(() => printed.value.reduce((sum, { item }) => sum + (item.marks ?? 0), 0))
-
-function print(): void {
-  window.print()
-}
 </script>
 
 <template>
-  <main class="page">
-    <header class="head no-print">
-      <router-link :to="{ name: 'set', params: { id } }">{{ words.sets.back }}</router-link>
-      <span class="gap" />
+  <PrintedPage
+    :back="{ name: 'set', params: { id } }"
+    :back-to="words.sets.back"
+    :refusal="refusal"
+    :ready="!!set && printed.length === set.items.length"
+    :title="set?.title || words.sets.untitled"
+    :data-what="what"
+    @again="load"
+  >
+    <template #actions>
       <router-link
         v-for="kind in ['handout', 'short', 'key'] as const"
         :key="kind"
@@ -99,76 +102,45 @@ function print(): void {
       >
         {{ words.sets[kind] }}
       </router-link>
-      <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
-    </header>
-    <p v-if="refusal" role="alert" class="warm">
-      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-    </p>
-    <article v-if="set && printed.length === set.items.length" class="paper" :data-what="what">
-      <header>
-        <h1>{{ set.title || words.sets.untitled }}</h1>
-        <p v-if="what === 'handout'" class="name">{{ words.sets.name }}</p>
-        <p v-else class="name">{{ words.sets[what] }}</p>
-      </header>
-      <p v-if="set.instruction">{{ set.instruction }}</p>
-      <ol>
-        <li
-          v-for="({ item, latex, answer, answerLatex, room, stops }, index) in printed"
-          :key="index"
-        >
-          <div class="posed">
-            <span class="number">{{ index + 1 }}</span>
-            <span class="task">{{ words.tasks[item.example.task] }}</span>
-            <template v-if="what === 'key' && answer" />
-            <MathText v-else-if="latex" :latex="latex" display />
-            <code v-else>{{ item.example.given }}</code>
-            <span v-if="item.marks" class="marks">({{ item.marks }})</span>
-          </div>
-          <div v-if="what === 'handout'" class="room" aria-hidden="true">
-            <i v-for="line in room" :key="line" />
-          </div>
-          <p v-else-if="!answer" class="quiet">{{ words.sets.notWorked }}</p>
-          <p v-else-if="what === 'short'" class="answer">
-            <MathText v-if="answerLatex" :latex="answerLatex" display />
-            <template v-else>{{ readable(answer) }}</template>
-          </p>
-          <div v-else class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
-            <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
-          </div>
-        </li>
-      </ol>
-      <p v-if="total" class="marks">{{ words.sets.marks }}: {{ total }}</p>
-    </article>
-  </main>
+    </template>
+    <template #beside>
+      <p class="name">{{ words.sets[what === 'handout' ? 'name' : what] }}</p>
+    </template>
+    <p v-if="set?.instruction">{{ set.instruction }}</p>
+    <ol>
+      <li
+        v-for="({ item, latex, answer, answerLatex, room, stops }, index) in printed"
+        :key="index"
+      >
+        <div class="posed">
+          <span class="number">{{ index + 1 }}</span>
+          <span class="task">{{ words.tasks[item.example.task] }}</span>
+          <template v-if="what === 'key' && answer" />
+          <MathText v-else-if="latex" :latex="latex" display />
+          <code v-else>{{ item.example.given }}</code>
+          <span v-if="item.marks" class="marks">({{ item.marks }})</span>
+        </div>
+        <div v-if="what === 'handout'" class="room" aria-hidden="true">
+          <i v-for="line in room" :key="line" />
+        </div>
+        <p v-else-if="!answer" class="quiet">{{ words.sets.notWorked }}</p>
+        <p v-else-if="what === 'short'" class="answer">
+          <MathText v-if="answerLatex" :latex="answerLatex" display />
+          <template v-else>{{ readable(answer) }}</template>
+        </p>
+        <div v-else class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
+          <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
+        </div>
+      </li>
+    </ol>
+    <p v-if="total" class="marks">{{ words.sets.marks }}: {{ total }}</p>
+  </PrintedPage>
 </template>
 
 <style scoped>
-.gap {
-  flex: 1;
-}
-.page > .head {
-  gap: 1.1rem;
-}
 [aria-current] {
   font-weight: 700;
   text-decoration: none;
-}
-.paper {
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  padding: 2rem 2.4rem;
-  max-width: 54rem;
-  margin: 0 auto;
-}
-.paper header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  border-bottom: 2px solid var(--ink);
-  margin-bottom: 0.8rem;
-}
-.paper h1 {
-  margin: 0 0 0.3rem;
 }
 [data-what='handout'] .name::after {
   content: '';
@@ -216,12 +188,5 @@ li {
 }
 .answer {
   margin: 0.3rem 0 0 7rem;
-}
-@media print {
-  .paper {
-    border: 0;
-    padding: 0;
-    max-width: none;
-  }
 }
 </style>

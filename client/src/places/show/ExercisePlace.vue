@@ -6,6 +6,7 @@ import { contentOf } from '@/example/content'
 import { problemOf } from '@/example/problem'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
 
 const props = defineProps<{
@@ -52,26 +53,22 @@ watch([() => props.id, seed], load, { immediate: true })
 
 const letters = 'ABCDEFGH'
 const right = computed(() => choices.value?.choices.findIndex((choice) => choice.right) ?? -1)
-
-function print(): void {
-  window.print()
-}
 </script>
 
 <template>
-  <main class="page">
-    <header class="head no-print">
-      <router-link :to="{ name: 'bench', params: { id } }">{{ words.key.back }}</router-link>
-      <span class="gap" />
+  <PrintedPage
+    :back="{ name: 'bench', params: { id } }"
+    :back-to="words.key.back"
+    :refusal="refusal"
+    :ready="!!example && !!reads"
+    :title="example?.title || words.bench.untitled"
+    @again="load"
+  >
+    <template #actions>
       <label><input v-model="shows" type="checkbox" /> {{ words.exercise.withKey }}</label>
       <el-button @click="seed += 1">{{ words.exercise.another }}</el-button>
-      <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
-    </header>
-    <p v-if="refusal" role="alert" class="warm">
-      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-    </p>
-    <article v-if="example && reads" class="sheet">
-      <h1>{{ example.title || words.bench.untitled }}</h1>
+    </template>
+    <template v-if="example && reads">
       <section>
         <h2>{{ words.exercise.choose }}</h2>
         <p class="given">
@@ -115,24 +112,11 @@ function print(): void {
           <span v-if="mistake.counter" class="quiet"> {{ readable(mistake.counter) }}</span>
         </p>
       </section>
-    </article>
-  </main>
+    </template>
+  </PrintedPage>
 </template>
 
 <style scoped>
-.gap {
-  flex: 1;
-}
-.sheet {
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  padding: 1.8rem 2.2rem;
-  max-width: 50rem;
-  margin: 0 auto;
-}
-.sheet h1 {
-  margin: 0 0 0.8rem;
-}
 section {
   padding: 0.8rem 0;
   border-top: 1px solid var(--rule);
@@ -180,12 +164,5 @@ dd {
 }
 .key .quiet {
   margin-left: 0.5rem;
-}
-@media print {
-  .sheet {
-    border: 0;
-    padding: 0;
-    max-width: none;
-  }
 }
 </style>

@@ -172,9 +172,6 @@ useKeys({
   margin: 0;
   font-size: 1.05rem;
 }
-.gap {
-  flex: 1;
-}
 .count {
   color: var(--quiet);
 }

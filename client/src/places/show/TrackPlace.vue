@@ -2,6 +2,7 @@
 /** The talk track, to print: for every line what to say, what to ask before it, what to watch for. */
 import { prose, readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
 import { useExample } from './useExample'
 
@@ -10,69 +11,52 @@ const props = defineProps<{
   id: string
 }>()
 
-const { example, told, refusal } = useExample(() => props.id)
-
-function print(): void {
-  window.print()
-}
+const { example, told, refusal, load } = useExample(() => props.id)
 </script>
 
 <template>
-  <main class="page">
-    <header class="head no-print">
-      <router-link :to="{ name: 'bench', params: { id } }">{{ words.key.back }}</router-link>
-      <span class="gap" />
+  <PrintedPage
+    :back="{ name: 'bench', params: { id } }"
+    :back-to="words.key.back"
+    :refusal="refusal"
+    :ready="!!example && told.length > 0"
+    :title="example?.title || words.bench.untitled"
+    @again="load"
+  >
+    <template #actions>
       <router-link :to="{ name: 'show', params: { id } }">{{ words.show.open }}</router-link>
-      <el-button type="primary" @click="print">{{ words.key.print }}</el-button>
-    </header>
-    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
-    <article v-if="example && told.length" class="sheet">
-      <h1>{{ example.title || words.bench.untitled }}</h1>
-      <p v-if="example.note" class="quiet">{{ example.note }}</p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ words.track.line }}</th>
-            <th scope="col">{{ words.track.ask }}</th>
-            <th scope="col">{{ words.track.say }}</th>
-            <th scope="col">{{ words.track.watch }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(line, index) in told" :key="index">
-            <th scope="row">
-              <MathText v-if="line.latex" :latex="line.latex" :spoken="line.spoken ?? line.text" />
-              <code v-else>{{ line.text }}</code>
-            </th>
-            <td>{{ index ? line.ask : '' }}</td>
-            <td>{{ index ? prose(line.say) : words.key.given }}</td>
-            <td>
-              <p v-for="item in line.watch" :key="item.wrong">
-                <b>{{ item.name }}:</b> <MathText :latex="item.wrong_latex" />
-                <span v-if="item.counter" class="quiet counter">{{ readable(item.counter) }}</span>
-              </p>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </article>
-  </main>
+    </template>
+    <p v-if="example?.note" class="quiet">{{ example.note }}</p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">{{ words.track.line }}</th>
+          <th scope="col">{{ words.track.ask }}</th>
+          <th scope="col">{{ words.track.say }}</th>
+          <th scope="col">{{ words.track.watch }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(line, index) in told" :key="index">
+          <th scope="row">
+            <MathText v-if="line.latex" :latex="line.latex" :spoken="line.spoken ?? line.text" />
+            <code v-else>{{ line.text }}</code>
+          </th>
+          <td>{{ index ? line.ask : '' }}</td>
+          <td>{{ index ? prose(line.say) : words.key.given }}</td>
+          <td>
+            <p v-for="item in line.watch" :key="item.wrong">
+              <b>{{ item.name }}:</b> <MathText :latex="item.wrong_latex" />
+              <span v-if="item.counter" class="quiet counter">{{ readable(item.counter) }}</span>
+            </p>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </PrintedPage>
 </template>
 
 <style scoped>
-.gap {
-  flex: 1;
-}
-.sheet {
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  padding: 1.8rem 2rem;
-  max-width: 64rem;
-  margin: 0 auto;
-}
-.sheet h1 {
-  margin: 0 0 0.6rem;
-}
 table {
   border-collapse: collapse;
   width: 100%;
@@ -102,12 +86,5 @@ td p .counter {
 }
 tr {
   break-inside: avoid;
-}
-@media print {
-  .sheet {
-    border: 0;
-    padding: 0;
-    max-width: none;
-  }
 }
 </style>

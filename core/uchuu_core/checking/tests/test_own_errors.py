@@ -62,6 +62,7 @@ def test_what_holds_is_refused_and_what_does_not_is_refuted(
         ("a +", "a", (), "."),
         ("9" * 3000, "1", (), "."),
         ("", "1", (), "."),
+        ("+".join("abcdefghkmnp"), "a", (), "at most 5 letters"),
     ],
 )
 def test_what_is_no_pattern_is_refused_with_the_reason(
@@ -94,6 +95,16 @@ def test_it_is_found_in_papers_and_forks_of_its_teacher_only() -> None:
     assert (mine["id"], mine["name"], mine["says"]) == ("own-1", "Halves both", "Both are halved.")
     assert theirs is None or theirs["id"] != "own-1"
     assert "own-1" in [fork["error"] for fork in invited["forks"]]
+
+
+def test_an_own_pattern_that_fits_everywhere_takes_the_time_of_no_other() -> None:
+    greedy = {**HALVES, "before": "a + b + c + d + k", "after": "a*b*c*d*k"}
+    line = " + ".join(f"{n}x^{n}" for n in range(2, 12))
+    record = {"task": "simplify", "given": f"3(x + 4) + {line}", "lines": [f"3x + 4 + {line}"]}
+
+    error = check(problem_from({**record, "own": [greedy]}))["lines"][0]["error"]
+
+    assert error["id"] == "distribute-first-term-only"
 
 
 def test_records_are_checked() -> None:

@@ -22,7 +22,7 @@ def test_planted_errors_are_named_first_or_among_the_others() -> None:
     planted = sum(count.planted for count in counts)
     assert planted > 300 * ROUNDS
     assert sum(count.by_convention for count in counts) >= 0.95 * planted
-    assert sum(count.among for count in counts) >= 0.98 * planted
+    assert sum(count.among for count in counts) >= 0.99 * planted
 
 
 @pytest.mark.parametrize("move", SEARCHED, ids=lambda move: move.key)

@@ -56,7 +56,8 @@ def _hold(made: Made) -> int:
         judged = check(problem_from({**record, "lines": [*kept, fork["wrong"]]}))
         line = judged["lines"][-1]
         if fork.get("hidden"):
-            assert line["verdict"] not in ("wrong", "loses") or judged["error"], fork
+            named = line.get("doubt") or judged["error"]
+            assert named == fork["error"], (fork, judged)
         else:
             assert line["verdict"] in ("wrong", "loses"), fork
             assert judged["error"] == fork["error"], (fork, judged)

@@ -1,0 +1,1 @@
+"""Records of the algebra endpoints, typed from the core's contract."""
