@@ -5,6 +5,7 @@ import 'element-plus/es/components/message/style/css'
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result } from '@/api/client'
+import { toggleField } from '@/shared/composables/field'
 import { useKeys } from '@/shared/composables/useKeys'
 import { words } from '@/texts/en'
 import AskedFor from './AskedFor.vue'
@@ -20,11 +21,12 @@ import StopDetails from './StopDetails.vue'
 import { problemOf } from '@/example/problem'
 import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
+import { useLights } from './useLights'
 
 const ComparePaths = defineAsyncComponent(() => import('./ComparePaths.vue'))
 const EarlierVersions = defineAsyncComponent(() => import('./EarlierVersions.vue'))
 const ProblemWeight = defineAsyncComponent(() => import('./ProblemWeight.vue'))
-const FunctionPlot = defineAsyncComponent(() => import('./FunctionPlot.vue'))
+const FunctionStudy = defineAsyncComponent(() => import('./FunctionStudy.vue'))
 
 const props = defineProps<{
   /** The example's id; `new` for a blank one; without it the last one opens. */
@@ -35,6 +37,7 @@ const router = useRouter()
 const bench = useBench((id) => void router.replace({ name: 'bench', params: { id } }))
 const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
 const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
+const lights = useLights(checked, chosen)
 const posing = ref(false)
 const forking = ref(false)
 const { forks, after: forksAfter, refused: forksRefused, isLooking } = useForks(content, forking)
@@ -141,6 +144,7 @@ useKeys({
   'Alt+W': () => void workIt(),
   'Alt+F': toggleForks,
   'Alt+H': () => void nextStep.value?.deeper(),
+  'Alt+M': toggleField,
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
   'Alt+P': () => leaveFor('key'),
@@ -195,7 +199,9 @@ useKeys({
           />
         </GivenProblem>
       </div>
-      <p v-if="failure" class="away" role="alert">{{ failure.message }}</p>
+      <p v-if="failure" class="away" role="alert">
+        {{ failure.message }} <el-button @click="judging.again">{{ words.show.again }}</el-button>
+      </p>
       <div v-if="!showsPose && given" class="spine" :class="{ hanging: !given.sides?.left }">
         <LineList
           ref="list"
@@ -206,6 +212,8 @@ useKeys({
           :texts="content.lines"
           :forks-after="forksAfter"
           :carry="carry"
+          :lit="lights.litLines.value"
+          @over="(index) => (lights.line.value = index)"
           @change="bench.editLine"
           @insert="bench.insertLine"
           @move="bench.moveLine"
@@ -235,7 +243,14 @@ useKeys({
       </div>
     </main>
     <aside class="side" :aria-label="words.bench.details">
-      <FunctionPlot v-if="content.task === 'study' && inspected" :given="content.given" />
+      <FunctionStudy
+        v-if="content.task === 'study' && inspected"
+        :given="content.given"
+        :unknown="content.variable || inspected.unknown || ''"
+        :lit="lights.litFeature.value"
+        @point="(feature) => (lights.feature.value = feature)"
+        @take="(text) => bench.change((next) => (next.given = text))"
+      />
       <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
       <template v-if="chosen !== null">
         <div class="actions">

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 /** Where a line is typed, on the spine: its stop judges while one types, Enter keeps it. */
-import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, useId, watch } from 'vue'
+import { field as kind, toggleField } from '@/shared/composables/field'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark, Sides, StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
+
+const TypesetField = defineAsyncComponent(() => import('./TypesetField.vue'))
 
 const text = defineModel<string>({ required: true })
 const props = defineProps<{
@@ -26,6 +29,7 @@ const emit = defineEmits<{
 }>()
 
 const field = ref<HTMLInputElement | null>(null)
+const typeset = ref<{ focus: () => void } | null>(null)
 const hint = useId()
 /** The text that Enter was refused for: unreadable; a second Enter keeps it as it is. */
 const refused = ref<string | null>(null)
@@ -53,7 +57,7 @@ function enter(): void {
     field.value?.setSelectionRange(at, at + 1)
   } else emit('keep')
 }
-defineExpose({ focus: () => void nextTick(() => field.value?.focus()) })
+defineExpose({ focus: () => void nextTick(() => (field.value ?? typeset.value)?.focus()) })
 onMounted(() => field.value?.focus({ preventScroll: true }))
 
 function pasted(event: ClipboardEvent): void {
@@ -87,7 +91,18 @@ function pasted(event: ClipboardEvent): void {
         <span v-if="isRefused">{{ words.bench.keepAnyway }}</span>
       </template>
     </div>
+    <TypesetField
+      v-if="kind === 'typeset'"
+      ref="typeset"
+      v-model="text"
+      :label="label"
+      :described-by="hint"
+      @enter="enter"
+      @up="emit('up')"
+      @leave="emit('leave')"
+    />
     <input
+      v-else
       ref="field"
       v-model="text"
       class="typed"
@@ -101,7 +116,12 @@ function pasted(event: ClipboardEvent): void {
       @keydown.escape="emit('leave')"
       @paste="pasted"
     />
-    <span class="keys">{{ words.bench.entryKeys }}</span>
+    <span class="keys">
+      {{ words.bench.entryKeys }} ·
+      <button type="button" class="quiet-button" @click="toggleField">
+        {{ words.bench.field[kind] }}
+      </button>
+    </span>
   </div>
 </template>
 
@@ -171,7 +191,8 @@ function pasted(event: ClipboardEvent): void {
 [data-mark='loses'] .says b {
   color: var(--leave);
 }
-.typed {
+.typed,
+.entry :deep(.typeset) {
   grid-column: 2 / 5;
 }
 .keys {

@@ -19,6 +19,8 @@ const props = defineProps<{
   /** The forks that leave a line, by its number (0: the given). */
   forksAfter: (number: number) => Fork[]
   carry: (fork: Fork) => Promise<ForkLine[] | null>
+  /** Lines that state what is pointed at beside the plot. */
+  lit?: number[]
 }>()
 const chosen = defineModel<number | null>('chosen', { required: true })
 const editing = defineModel<number | null>('editing', { required: true })
@@ -28,6 +30,8 @@ const emit = defineEmits<{
   /** A line is to be written before line `index`. */
   insert: [index: number, text: string]
   move: [index: number, by: number]
+  /** A line is pointed at. */
+  over: [index: number | null]
   /** The writer goes on below. */
   leave: []
 }>()
@@ -142,6 +146,9 @@ defineExpose({ choose, edit, insert, remove })
         tabindex="0"
         :aria-pressed="chosen === index"
         :data-stop="stop.mark"
+        :data-lit="lit?.includes(index) || undefined"
+        @mouseenter="emit('over', index)"
+        @mouseleave="emit('over', null)"
         @click="choose(index)"
         @dblclick="edit(index)"
         @keydown.enter.exact.prevent="edit(index)"
@@ -175,5 +182,9 @@ defineExpose({ choose, edit, insert, remove })
 .choosable {
   cursor: pointer;
   border-radius: 6px;
+}
+.choosable[data-lit] {
+  background: var(--lit);
+  box-shadow: inset 3px 0 0 var(--ink);
 }
 </style>

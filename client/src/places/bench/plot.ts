@@ -15,6 +15,21 @@ export function atY(frame: Frame, y: number): number {
   return frame.height - ((y - frame.y[0]) / (frame.y[1] - frame.y[0])) * frame.height
 }
 
+/** Return the point of the plane under a pointer, on a picture drawn in `box`. */
+export function placeAt(
+  frame: Frame,
+  box: { left: number; top: number; width: number; height: number },
+  clientX: number,
+  clientY: number,
+): { x: number; y: number } {
+  const [left, right] = frame.x
+  const [low, high] = frame.y
+  return {
+    x: left + ((clientX - box.left) / box.width) * (right - left),
+    y: high - ((clientY - box.top) / box.height) * (high - low),
+  }
+}
+
 /** The path of one branch, for the `d` of an SVG path. */
 export function branchPath(frame: Frame, points: readonly (readonly number[])[]): string {
   return points

@@ -1,10 +1,9 @@
-/** The next step, two ways side by side, the graph: what they ask for and show. */
+/** The next step and two ways side by side: what they ask for and show. */
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { api } from '@/api/client'
 import { words } from '@/texts/en'
 import ComparePaths from './ComparePaths.vue'
-import FunctionPlot from './FunctionPlot.vue'
 import NextStep from './NextStep.vue'
 import { blank } from '@/example/content'
 
@@ -88,44 +87,4 @@ test('two ways are weighed in words', async () => {
   ]) {
     expect(panel.text()).toContain(text)
   }
-})
-
-test('the graph names its asymptotes and leaves holes open', async () => {
-  answers({
-    features: {
-      holes: [['-3', '3/2']],
-      vertical: ['x=5'],
-      horizontal: 'y=2',
-      oblique: null,
-      x_intercepts: ['3'],
-      y_intercept: '6/5',
-      end: { left: '2', right: 'infinity' },
-      points: [['4', '-2']],
-    },
-    curve: {
-      window: { x: [-8, 8], y: [-8, 8] },
-      branches: [
-        [
-          [-8, 1],
-          [4, -2],
-        ],
-      ],
-      marks: {
-        vertical: [5],
-        horizontal: 2,
-        oblique: null,
-        zeros: [3],
-        at_zero: 1.2,
-        holes: [[-3, 1.5]],
-      },
-    },
-  })
-  const panel = mount(FunctionPlot, { props: { given: '(2x^2-18)/(x^2-2x-15)' } })
-  await flushPromises()
-
-  expect(panel.find('.asymptotes').text()).toContain('x = 5')
-  expect(panel.find('.asymptotes').text()).toContain('y = 2')
-  expect(panel.findAll('.hole')).toHaveLength(1)
-  expect(panel.text()).toContain('2 · ∞')
-  expect(panel.find('svg').attributes('aria-label')).toContain('(−3, 3/2)')
 })

@@ -140,5 +140,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     draftStop,
     given,
     lineAt,
+    /** Judge now, where a slow or stopped server gave no answer. */
+    again: () => void judge(true),
   }
 }

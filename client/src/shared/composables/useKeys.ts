@@ -15,7 +15,7 @@ export function keyName(event: KeyboardEvent): string {
 /** Whether the event goes to a place where text is typed. */
 export function isTyping(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null
-  return !!target && (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA')
+  return !!target && ['INPUT', 'TEXTAREA', 'MATH-FIELD'].includes(target.tagName)
 }
 
 /** Listen to `keys` while the calling component lives; plain characters not while typing. */
