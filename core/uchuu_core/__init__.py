@@ -1,9 +1,9 @@
 """The algebra of Uchuu: reading, judging, explaining and working lines of school algebra.
 
-Nothing here knows of a database, a network or a screen. The operations of the contract that are
-built are ``check``, ``work``, ``inspect``, ``study`` and ``forks``; further ones are ``nudge``, ``compare``,
-``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell`` and, for a teacher's own errors, ``examine``.
-Each takes a ``Problem`` and returns a record.
+Nothing here knows of a database, a network or a screen. The operations of the contract are
+``check``, ``work``, ``inspect``, ``study``, ``forks`` and ``twin``; further ones are ``nudge``, ``compare``,
+``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell``, ``climb``, ``family`` and, for a teacher's
+own errors, ``examine``. Most take a ``Problem`` and returns a record.
 """
 
 from uchuu_core.checking.own_errors import examine
@@ -15,17 +15,23 @@ from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
 from uchuu_core.telling.tell import tell
+from uchuu_core.twinning.climbs import climb
+from uchuu_core.twinning.families import FAMILIES, family
+from uchuu_core.twinning.twin import twin
 from uchuu_core.working.comparison import compare
 from uchuu_core.working.problem import study, work
 
 __all__ = [
+    "FAMILIES",
     "Failure",
     "OwnError",
     "Problem",
     "check",
     "choices",
+    "climb",
     "compare",
     "examine",
+    "family",
     "find_the_mistake",
     "fork_path",
     "forks",
@@ -36,5 +42,6 @@ __all__ = [
     "screen",
     "study",
     "tell",
+    "twin",
     "work",
 ]

@@ -9,7 +9,7 @@ import sys
 from collections.abc import Callable
 from typing import Any
 
-from uchuu_core import Problem, check, forks, inspect, nudge, problem_from, study, work
+from uchuu_core import Problem, check, forks, inspect, nudge, problem_from, study, twin, work
 from uchuu_core.failures import BadRequest, Failure
 
 OPERATIONS: dict[str, Callable[[Problem], dict[str, Any]]] = {
@@ -18,6 +18,7 @@ OPERATIONS: dict[str, Callable[[Problem], dict[str, Any]]] = {
     "inspect": inspect,
     "nudge": nudge,
     "study": study,
+    "twin": twin,
     "work": work,
 }
 

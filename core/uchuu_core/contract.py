@@ -53,7 +53,8 @@ class Problem:
     """One problem, as in the contract; ``lines`` only for ``check``.
 
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
-    ``own``: the teacher's own errors. ``seed``: for what is chosen at random.
+    ``own``: the teacher's own errors. ``seed``: for what is chosen at random. ``avoid``: problems
+    that a twin must not be.
     """
 
     task: Task
@@ -67,6 +68,7 @@ class Problem:
     explains: bool = True
     own: tuple[OwnError, ...] = ()
     seed: int = 0
+    avoid: tuple[str, ...] = ()
 
 
 @dataclass(slots=True)
@@ -124,6 +126,7 @@ def problem_from(record: dict[str, Any]) -> Problem:
         record.get("explains") is not False,
         own_errors_from(record.get("own") or []),
         _seed(record.get("seed") or 0),
+        _texts(record.get("avoid") or [], "avoid"),
     )
 
 
@@ -151,6 +154,14 @@ def own_errors_from(records: Any) -> tuple[OwnError, ...]:
         key, name, before, after, says = texts
         found.append(OwnError(key, name, before, after, tuple(when), says))
     return tuple(found)
+
+
+def _texts(value: Any, name: str) -> tuple[str, ...]:
+    if not isinstance(value, list) or not all(isinstance(item, str) for item in value):
+        raise BadRequest(f"“{name}” should be a list of texts.")
+    if len(value) > limits.AVOIDED:
+        raise TooLarge(f"At most {limits.AVOIDED} problems can be avoided.")
+    return tuple(value)
 
 
 def _seed(value: Any) -> int:

@@ -17,6 +17,8 @@ ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200
 OWN_ERRORS = 40
+AVOIDED = 400
+"""Problems that a twin must not be."""
 PATTERN_LETTERS = 5
 """Letters of a teacher's own pattern: more fit a line in too many ways."""
 EXPLAINING_SECONDS = 1.2

@@ -2,8 +2,21 @@
 
 from typing import Any
 
-from uchuu_core.tree.nodes import Bracket, Either, Feature, Line, Product, Relation, Signed, Sum
-from uchuu_core.tree.paths import children
+from uchuu_core.tree.nodes import (
+    Bracket,
+    Either,
+    Feature,
+    Line,
+    Mixed,
+    Number,
+    Product,
+    Relation,
+    Signed,
+    Sum,
+    Symbol,
+    Term,
+)
+from uchuu_core.tree.paths import children, rebuild
 
 
 def unordered(node: Line) -> Any:
@@ -55,3 +68,39 @@ def _factors(node: Product) -> list[Any]:
         body = factor.body if isinstance(factor, Bracket) else factor
         found.extend(_factors(body) if isinstance(body, Product) else [unordered(body)])
     return found
+
+
+def structure(node: Line) -> Any:
+    """Return a comparable form without numbers and names: same for an exercise and its twins.
+
+    Numbers but 0 and 1 are all alike, letters are told apart only by where they stand; signs stay.
+    """
+    names: dict[str, str] = {}
+
+    def bare(part: Any) -> Any:
+        if isinstance(part, (Number, Mixed)):
+            return part if part.value in (0, 1) else Number("2")
+        if isinstance(part, Symbol):
+            return Symbol(names.setdefault(part.name, f"x_{len(names)}"))
+        return part
+
+    return unordered(rebuild(node, bare))
+
+
+def outline(node: Line) -> Any:
+    """Return what kind of thing *node* is: its structure without signs and coefficients."""
+
+    def bare(part: Any) -> Any:
+        match part:
+            case Number() if part.value == 1:
+                return Number("2")
+            case Signed(_, body):
+                return body
+            case Sum(terms):
+                return Sum(tuple(Term("+", term.body) for term in terms))
+            case Product((Number(), *rest), joins):
+                return rest[0] if len(rest) == 1 else Product(tuple(rest), joins[1:])
+            case _:
+                return part
+
+    return structure(rebuild(node, bare))

@@ -1,0 +1,98 @@
+"""A run of practice made of one problem: variants of it, from easier to harder."""
+
+from dataclasses import dataclass, replace
+from fractions import Fraction
+from random import Random
+from typing import Any
+
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure, OutOfScope
+from uchuu_core.inspecting.difficulty import difficulty
+from uchuu_core.methods.catalogue import chosen
+from uchuu_core.methods.method import at_density
+from uchuu_core.tree.shape import unordered
+from uchuu_core.twinning.likeness import likeness
+from uchuu_core.twinning.twin import Original, Twin, as_record, candidates, original_of
+
+MOST = 20
+SEARCHED = 8
+"""Variants that are worked for each one that is wanted."""
+
+
+@dataclass(frozen=True, slots=True)
+class _Weighed:
+    found: Twin
+    score: float
+
+
+def climb(problem: Problem, count: int) -> list[dict[str, Any]]:
+    """Return up to *count* problems of the same look and method, easier ones first.
+
+    Each is the record of ``twin`` with its ``score``. The scores rise from one to the next as evenly
+    as what was found allows; the kind of answer may differ (a fraction instead of a whole number).
+
+    Raises:
+        As ``twin``; OutOfScope: fewer than two such problems were found.
+    """
+    original = original_of(problem)
+    chance = Random(f"{problem.seed} climb {problem.given}")
+    variants = _variants(original, chance, min(count, MOST) * SEARCHED, same_kind=True)
+    if len({item.score for item in variants}) < count:
+        variants += _variants(original, chance, min(count, MOST) * SEARCHED, same_kind=False)
+    by_look = {unordered(item.found.context.given): item for item in reversed(variants)}
+    variants = list(by_look.values())
+    by_score: dict[float, _Weighed] = {}
+    for item in variants:
+        by_score.setdefault(item.score, item)
+    steps = [by_score[score] for score in sorted(by_score)]
+    if len(steps) < count:  # equal scores are as good as none: the run goes on level
+        rest = [item for item in variants if item not in steps]
+        steps = sorted([*steps, *rest[: count - len(steps)]], key=lambda item: item.score)
+    if len(steps) < 2:
+        raise OutOfScope("Too few variants of this problem work out. Choose one with more numbers.")
+    spread = _evenly(steps, min(count, len(steps)))
+    return [as_record(item.found, problem.seed) | {"score": item.score} for item in spread]
+
+
+def _evenly(steps: list[_Weighed], count: int) -> list[_Weighed]:
+    """Return *count* of the steps, the first and the last among them."""
+    if count == 1:
+        return steps[:1]
+    return [steps[round(place * (len(steps) - 1) / (count - 1))] for place in range(count)]
+
+
+def _variants(
+    original: Original, chance: Random, enough: int, *, same_kind: bool
+) -> list[_Weighed]:
+    taken = {unordered(original.context.given)}
+    found: list[_Weighed] = []
+    for worked, line in enumerate(candidates(original, chance, same_kind=same_kind)):
+        if worked == 3 * enough or len(found) == enough:
+            break
+        if unordered(line) in taken:
+            continue
+        taken.add(unordered(line))
+        variant = _weighed(line, original)
+        if variant is not None:
+            found.append(variant)
+    return found
+
+
+def _weighed(line: Any, original: Original) -> _Weighed | None:
+    context = replace(original.context, given=line)
+    context = replace(context, problem=context.problem_in_its_letter)
+    try:
+        if context.is_equation:
+            context = replace(context, original=context.solutions(line))
+        method = chosen(context.posed, context.problem.task, original.likeness.method)
+        found, lines = likeness(context, method.key)
+        moments = at_density(method.moments(context.posed), "fine")
+    except (Failure, ArithmeticError):
+        return None
+    was = original.likeness
+    nice = (
+        found.largest <= max(3 * was.largest, Fraction(40)) and found.fractions <= was.fractions + 1
+    )
+    if not nice or len(found.laws) > len(was.laws) + 2 or found.rejected != was.rejected:
+        return None
+    return _Weighed(Twin(context, found, lines), difficulty(line, moments)["score"])
