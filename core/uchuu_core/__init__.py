@@ -2,7 +2,7 @@
 
 Nothing here knows of a database, a network or a screen. The operations of the contract are
 ``check``, ``work``, ``inspect``, ``study``, ``forks`` and ``twin``; further ones are ``nudge``, ``compare``,
-``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell``, ``climb``, ``family`` and, for a teacher's
+``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell``, ``climb``, ``family``, ``proof``, ``repeats`` and, for a teacher's
 own errors, ``examine``. Most take a ``Problem`` and returns a record.
 """
 
@@ -14,6 +14,7 @@ from uchuu_core.forking.forks import forks
 from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
+from uchuu_core.proofing.proof import proof, repeats
 from uchuu_core.telling.tell import tell
 from uchuu_core.twinning.climbs import climb
 from uchuu_core.twinning.families import FAMILIES, family
@@ -39,6 +40,8 @@ __all__ = [
     "nudge",
     "own_errors_from",
     "problem_from",
+    "proof",
+    "repeats",
     "screen",
     "study",
     "tell",

@@ -70,21 +70,30 @@ def _factors(node: Product) -> list[Any]:
     return found
 
 
+def with_letters_by_place(node: Line) -> Any:
+    """Return *node* with its letters named by where each first stands."""
+    names: dict[str, str] = {}
+
+    def renamed(part: Any) -> Any:
+        if isinstance(part, Symbol):
+            return Symbol(names.setdefault(part.name, f"x_{len(names)}"))
+        return part
+
+    return rebuild(node, renamed)
+
+
 def structure(node: Line) -> Any:
     """Return a comparable form without numbers and names: same for an exercise and its twins.
 
     Numbers but 0 and 1 are all alike, letters are told apart only by where they stand; signs stay.
     """
-    names: dict[str, str] = {}
 
     def bare(part: Any) -> Any:
         if isinstance(part, (Number, Mixed)):
             return part if part.value in (0, 1) else Number("2")
-        if isinstance(part, Symbol):
-            return Symbol(names.setdefault(part.name, f"x_{len(names)}"))
         return part
 
-    return unordered(rebuild(node, bare))
+    return unordered(rebuild(with_letters_by_place(node), bare))
 
 
 def outline(node: Line) -> Any:

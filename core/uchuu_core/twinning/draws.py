@@ -47,7 +47,7 @@ def near(value: Fraction, chance: Random) -> Fraction:
         places = 1
         while (value * 10**places).denominator != 1:
             places += 1
-        return near(value * 10**places, chance) / 10**places
+        return Fraction(near(value * 10**places, chance), 10**places)
     size = int(value)
     low, high = max(2, size // 2), max(9, size + size // 2)
     return Fraction(chance.randint(low, high))

@@ -1,0 +1,177 @@
+"""Proofing a key: what does not hold, where, why, and what should stand there.
+
+Each item is judged as a paper is, by the same judge; nothing here decides truth anew.
+"""
+
+from dataclasses import replace
+from typing import Any
+
+from uchuu_core.checking.context import context_of
+from uchuu_core.checking.paper import check
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure
+from uchuu_core.notation import latex, read
+from uchuu_core.proofing.items import KeyItem, items_of
+from uchuu_core.proofing.options import as_answer, judged_options
+from uchuu_core.tree.shape import structure, unordered, with_letters_by_place
+from uchuu_core.working.problem import work
+
+STATUSES = ("holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer")
+"""What is said of an item; "wrong" includes missing and rejected solutions."""
+
+
+def proof(text: str, defaults: Problem) -> dict[str, Any]:
+    """Return the report on a key given as text.
+
+    ``{"items": [as proof_item, with "repeats"], "counts": {status: n}}``. *defaults* gives house rules,
+    numbers and own errors; its task and given are not looked at.
+
+    Raises:
+        TooLarge: the text passes the bounds.
+    """
+    items = items_of(text)
+    reports = [proof_item(item, defaults) for item in items]
+    for report, other in zip(
+        reports, repeats([report["given"] for report in reports]), strict=True
+    ):
+        report["repeats"] = other
+    counts = {status: sum(r["status"] == status for r in reports) for status in STATUSES}
+    return {"items": reports, "counts": counts}
+
+
+def repeats(givens: list[str]) -> list[dict[str, Any] | None]:
+    """Return for each problem which earlier one it repeats: ``{"of": index, "how": "same" | "structure"}``.
+
+    ``same``: the same exercise, at most with other letters; ``structure``: other numbers in the same places.
+    """
+    looks: list[tuple[Any, Any] | None] = []
+    found: list[dict[str, Any] | None] = []
+    for text in givens:
+        try:
+            line = read(text)
+            look = (unordered(with_letters_by_place(line)), structure(line))
+        except Failure:
+            look = None
+        match = None
+        for how, part in (("same", 0), ("structure", 1)):
+            same = [
+                n for n, other in enumerate(looks) if look and other and other[part] == look[part]
+            ]
+            if same and match is None:
+                match = {"of": same[0], "how": how}
+        looks.append(look)
+        found.append(match)
+    return found
+
+
+def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
+    """Return what is known of one item.
+
+    ``{"number","at","task","given","latex","lines","options","faults","notes","status","line": 1-based
+    place of the first line that fails or None, "error","name","says","counter","instead","unmet",
+    "missing","extra","message","answer","correction": [text…] or None}``.
+    """
+    report: dict[str, Any] = {
+        "number": item.number,
+        "at": item.at,
+        "task": item.task,
+        "given": item.given,
+        "latex": None,
+        "lines": [{"text": text, "latex": None, "verdict": "unread"} for text in item.lines],
+        "options": [],
+        "faults": [],
+        "notes": item.notes,
+        "status": "unreadable",
+        "line": None,
+        **dict.fromkeys(("error", "name", "says", "counter", "instead", "message", "answer")),
+        "unmet": [],
+        "missing": [],
+        "extra": [],
+        "correction": None,
+    }
+    problem = replace(defaults, task=item.task or "simplify", given=item.given, lines=())
+    try:
+        context = context_of(problem, [])
+    except Failure as failure:
+        return report | {"message": failure.message}
+    report["latex"] = latex(context.given)
+    worked = _worked(problem)
+    if worked is not None:
+        report["answer"] = worked["answer"]
+    if item.options:
+        report["options"], report["faults"] = judged_options(problem, item.options, item.chosen)
+    if not item.lines:
+        report["status"] = _status_of_options(report) if item.options else "no-answer"
+        return report
+    texts = list(item.lines)
+    if len(texts) == 1 or not any("=" in text for text in texts):
+        texts[-1] = as_answer(texts[-1], context)
+    _judge(report, replace(problem, lines=tuple(texts)))
+    if report["status"] not in ("holds", "undecided") and worked is not None:
+        report["correction"] = _correction(item, worked)
+    return report
+
+
+def _status_of_options(report: dict[str, Any]) -> str:
+    if report["faults"]:
+        return "wrong"
+    return "undecided" if any(o["right"] is None for o in report["options"]) else "holds"
+
+
+def _worked(problem: Problem) -> dict[str, Any] | None:
+    try:
+        return work(problem)
+    except Failure:
+        return None
+
+
+def _correction(item: KeyItem, worked: dict[str, Any]) -> list[str]:
+    """Return what should stand under the given: the answer, or all lines where lines were written."""
+    lines = [line["text"] for line in worked["lines"]]
+    return lines if len(item.lines) > 1 else lines[-1:]
+
+
+def _judge(report: dict[str, Any], problem: Problem) -> None:
+    found = check(problem)
+    while found["unexplained"]:
+        found = check(problem)
+    report["lines"] = [
+        {"text": line["text"], "latex": _latex(line["text"]), "verdict": line["verdict"]}
+        for line in found["lines"]
+    ]
+    verdicts = [line["verdict"] for line in found["lines"]]
+    answer = found["answer"]
+    report |= {"missing": answer["missing"], "extra": answer["extra"]}
+    if "unreadable" in verdicts:
+        unread = verdicts.index("unreadable")
+        failure = found["lines"][unread]["failure"]
+        report |= {"status": "unreadable", "line": unread + 1, "message": failure["message"]}
+        return
+    place = next((n for n, v in enumerate(verdicts) if v in ("wrong", "loses", "unfinished")), None)
+    if place is not None:
+        line = found["lines"][place]
+        error = line.get("error") or {}
+        report["line"] = place + 1
+        report["unmet"] = line.get("unmet", [])
+        report["status"] = "unfinished" if verdicts[place] == "unfinished" else "wrong"
+        report["error"] = error.get("id")
+        for name in ("name", "says", "counter", "instead"):
+            report[name] = error.get(name)
+        report["missing"] = report["missing"] or line.get("drops", [])
+    elif "unproved" in verdicts:
+        report |= {"status": "undecided", "line": verdicts.index("unproved") + 1}
+    elif not answer["right"]:
+        report |= {"status": "wrong", "line": len(verdicts)}
+    elif not answer["finished"]:
+        report |= {"status": "unfinished", "line": len(verdicts)}
+    elif report["faults"]:
+        report["status"] = "wrong"
+    else:
+        report["status"] = "holds"
+
+
+def _latex(text: str) -> str | None:
+    try:
+        return latex(read(text))
+    except Failure:
+        return None
