@@ -25,6 +25,7 @@ class Server:
     def __init__(self, cluster: Cluster) -> None:
         self.cluster = cluster
         self._process: subprocess.Popen[bytes] | None = None
+        self.worker = server.JobWorker(cluster, DATABASE)
         self.port = 0
 
     def start(self) -> None:
@@ -32,9 +33,11 @@ class Server:
         self._process, self.port = server.launch(
             self.cluster, port=self.port or None, database=DATABASE
         )
+        self.worker.keep()
 
     def end(self) -> None:
-        """End it."""
+        """End it, and the process that does long work."""
+        self.worker.end()
         if self._process is not None:
             server.end(self._process)
             self._process = None

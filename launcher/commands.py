@@ -3,6 +3,7 @@
 import argparse
 import os
 import signal
+import subprocess
 import sys
 import time
 from collections.abc import Callable
@@ -51,14 +52,17 @@ def start(options: argparse.Namespace) -> int:
     install.front_end()
     cluster = Cluster()
     process = None
+    worker = server.JobWorker(cluster)
     try:  # from here on, whatever was started is stopped again, whenever ctrl-C comes
         cluster.start()
         cluster.create_database()
         server.manage(cluster, "set_up")
         process, port = server.launch(cluster, port=options.port)
+        worker.keep()
         (state_folder() / "running").write_text(f"{os.getpid()} {port}")
         say(f"\nUchuu is ready: {server.address(port)}\n  sign in: {SIGN_IN}\n  ctrl-C stops it.")
-        code = process.wait()
+        while (code := _ended(process)) is None:
+            worker.keep()
         say(f"The server ended by itself ({code}). Its log is in {install.logs()}.")
         return 1
     except KeyboardInterrupt:
@@ -66,9 +70,18 @@ def start(options: argparse.Namespace) -> int:
         return 0
     finally:
         (state_folder() / "running").unlink(missing_ok=True)
+        worker.end()
         if process is not None:
             server.end(process)
         cluster.stop()
+
+
+def _ended(process: subprocess.Popen[bytes]) -> int | None:
+    """Wait a second for *process*; return its code when it ended."""
+    try:
+        return process.wait(1)
+    except subprocess.TimeoutExpired:
+        return None
 
 
 def stop(_options: argparse.Namespace) -> int:

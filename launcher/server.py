@@ -100,6 +100,41 @@ def launch(
     return process, port
 
 
+class JobWorker:
+    """The process that does long work; started again when it ends by itself."""
+
+    def __init__(self, cluster: Cluster, database: str = "uchuu") -> None:
+        self._cluster, self._database = cluster, database
+        self._process: subprocess.Popen[bytes] | None = None
+
+    def keep(self) -> None:
+        """Start it where it does not run."""
+        if self._process is not None and self._process.poll() is None:
+            return
+        with open(logs() / f"jobs-{self._database}.log", "ab") as output:
+            self._process = subprocess.Popen(
+                [str(PYTHON), "manage.py", "work_jobs"],
+                cwd=WEB,
+                env={**os.environ, **_environment(self._cluster, self._database)},
+                stdin=subprocess.DEVNULL,
+                stdout=output,
+                stderr=output,
+                start_new_session=True,
+            )
+
+    def end(self) -> None:
+        """End it; what it was doing is taken up at the next start."""
+        if self._process is not None:
+            end(self._process)
+            self._process = None
+
+    def kill(self) -> None:
+        """End it at once, as a crash would."""
+        if self._process is not None:
+            os.killpg(self._process.pid, signal.SIGKILL)
+            self._process.wait(5)
+
+
 def end(process: subprocess.Popen[bytes]) -> None:
     """Stop a server that we started, its workers too."""
     if process.poll() is None:

@@ -2,7 +2,8 @@
 
 Nothing here knows of a database, a network or a screen. The operations of the contract are
 ``check``, ``work``, ``inspect``, ``study``, ``forks`` and ``twin``; further ones are ``nudge``, ``compare``,
-``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell``, ``climb``, ``family``, ``proof``, ``repeats`` and, for a teacher's
+``choices``, ``find_the_mistake``, ``fork_path``, ``screen``, ``tell``, ``climb``, ``family``, ``proof``,
+``repeats``, ``facts`` and, for a teacher's
 own errors, ``examine``. Most take a ``Problem`` and returns a record.
 """
 
@@ -12,6 +13,7 @@ from uchuu_core.contract import OwnError, Problem, own_errors_from, problem_from
 from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import forks
 from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
+from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
 from uchuu_core.proofing.proof import proof, repeats
@@ -32,6 +34,7 @@ __all__ = [
     "climb",
     "compare",
     "examine",
+    "facts",
     "family",
     "find_the_mistake",
     "fork_path",

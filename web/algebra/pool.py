@@ -76,11 +76,11 @@ def run(operation: str, record: dict[str, Any]) -> dict[str, Any]:
             f"This was not done after {seconds} seconds and was stopped. Use smaller numbers."
         ) from None
     if "failure" in answer:
-        raise _Relayed(**answer["failure"])
+        raise Relayed(**answer["failure"])
     return answer
 
 
-class _Relayed(Failure):
+class Relayed(Failure):
     """A failure that a worker reported, with its own code."""
 
     def __init__(self, code: str, message: str, at: int | None) -> None:

@@ -1,12 +1,16 @@
 """What runs inside an algebra worker process: no Django here."""
 
+from dataclasses import asdict
 from typing import Any
 
 from uchuu_core import (
     check,
     choices,
+    climb,
     compare,
     examine,
+    facts,
+    family,
     find_the_mistake,
     fork_path,
     forks,
@@ -17,20 +21,25 @@ from uchuu_core import (
     screen,
     study,
     tell,
+    twin,
     work,
 )
 from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, shown, typst
+from uchuu_core.proofing.items import KeyItem, items_of
+from uchuu_core.proofing.proof import proof_item
 
 _OPERATIONS = {
     "check": check,
     "choices": choices,
+    "facts": facts,
     "forks": forks,
     "inspect": inspect,
     "nudge": nudge,
     "screen": screen,
     "study": study,
     "tell": tell,
+    "twin": twin,
     "work": work,
 }
 
@@ -55,6 +64,15 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
             return examine(own_errors_from([record["own"]])[0], tuple(record["examples"]))
         if operation == "fork":
             return {"path": fork_path(problem_from(record), read(record["wrong"]))}
+        if operation == "climb":
+            return {"run": climb(problem_from(record), record["count"])}
+        if operation == "family":
+            taken = frozenset(record["avoid"])
+            return family(record["family"], record["wish"], record["seed"], taken)
+        if operation == "key-items":
+            return {"items": [asdict(item) for item in items_of(record["text"])]}
+        if operation == "proof-item":
+            return proof_item(KeyItem(**record["item"]), problem_from(record))
         if operation == "mistake":
             return find_the_mistake(problem_from(record), record["error"])
         return _OPERATIONS[operation](problem_from(record))

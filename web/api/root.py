@@ -3,8 +3,13 @@
 from algebra.api import router as algebra
 from errors.api import router as errors
 from examples.api import router as examples
+from exchange.api import router as exchange
+from giving.api import router as giving
 from house.api import router as house
+from jobs.api import router as jobs
+from keeping.api import router as keeping
 from ninja import NinjaAPI
+from proofs.api import router as proofs
 from sets.api import router as sets
 from teachers.api import router as session
 
@@ -19,3 +24,8 @@ api.add_router("/algebra", algebra, tags=["algebra"])
 api.add_router("/errors", errors, tags=["errors"])
 api.add_router("/house", house, tags=["house"])
 api.add_router("/sets", sets, tags=["sets"])
+api.add_router("/jobs", jobs, tags=["jobs"])
+api.add_router("/give", giving, tags=["give"])
+api.add_router("/keep", keeping, tags=["keep"])
+api.add_router("/exchange", exchange, tags=["exchange"])
+api.add_router("/proofs", proofs, tags=["proofs"])

@@ -3,6 +3,7 @@
 import json
 from typing import Any
 
+from django.core.files.uploadedfile import SimpleUploadedFile
 from django.test import Client
 
 
@@ -24,6 +25,20 @@ class ApiClient:
             content_type="application/json",
             headers=headers,
         )
+
+    def upload(self, path: str, name: str, content: bytes) -> Any:
+        """Send one file as the field ``file``."""
+        token = self.http.cookies["csrftoken"].value
+        file = SimpleUploadedFile(name, content)
+        return self.http.post(f"/api{path}", {"file": file}, headers={"X-CSRFToken": token})
+
+    def set_of(self, *problems: dict[str, Any], **more: Any) -> dict[str, Any]:
+        """Store a set of new problems and return it."""
+        stored = self.call("POST", "/sets", {"title": "Sheet", **more}).json()
+        reply = self.call("POST", f"/sets/{stored['id']}/problems", {"problems": problems})
+        assert reply.status_code == 200, reply.json()
+        found: dict[str, Any] = reply.json()
+        return found
 
     def sign_in(self, name: str, password: str = "right") -> Any:
         """Get the CSRF cookie and sign in."""

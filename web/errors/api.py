@@ -70,7 +70,7 @@ def _examined(body: OwnErrorIn, examples: list[str]) -> dict[str, Any]:
     return pool.run("examine", {"own": own, "examples": examples})
 
 
-def _proved(body: OwnErrorIn) -> dict[str, Any]:
+def proved(body: OwnErrorIn) -> dict[str, Any]:
     """Return what is stored of *body*.
 
     Raises:
@@ -98,7 +98,7 @@ def add(request: HttpRequest, body: OwnErrorIn) -> Status[OwnError]:
     if own_errors_of(teacher).count() >= limits.OWN_ERRORS:
         message = f"There are {limits.OWN_ERRORS} own errors already. Delete one first."
         raise Refused(422, "too-many", message)
-    return Status(201, OwnError.objects.create(teacher=teacher, **_proved(body)))
+    return Status(201, OwnError.objects.create(teacher=teacher, **proved(body)))
 
 
 @router.post("/examine", response={200: Examined, **_REFUSALS})
@@ -111,7 +111,7 @@ def examine(request: HttpRequest, body: ExamineIn) -> dict[str, Any]:
 def change(request: HttpRequest, identity: int, body: OwnErrorIn) -> OwnError:
     """Store a change of an own error."""
     error = own_error_of(teacher_of(request), identity)
-    for name, value in _proved(body).items():
+    for name, value in proved(body).items():
         setattr(error, name, value)
     error.save()
     return error

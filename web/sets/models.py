@@ -17,6 +17,14 @@ class ProblemSet(models.Model):
     title = models.CharField(max_length=200, blank=True)
     instruction = models.TextField(blank=True)
     """What stands over the sheet."""
+    house = models.JSONField(default=dict, blank=True)
+    """House rules where this set differs from its teacher's."""
+    made_from = models.ForeignKey(
+        "self", on_delete=models.SET_NULL, null=True, blank=True, related_name="versions"
+    )
+    """The set that this one is a parallel version of."""
+    form = models.CharField(max_length=2, blank=True)
+    """Which version it is: A, B, C."""
     version = models.PositiveIntegerField(default=1)
     created = models.DateTimeField(auto_now_add=True)
     changed = models.DateTimeField(auto_now=True)
@@ -37,6 +45,8 @@ class SetItem(models.Model):
     set = models.ForeignKey(ProblemSet, on_delete=models.CASCADE, related_name="items")
     example = models.ForeignKey(Example, on_delete=models.CASCADE, related_name="in_sets")
     position = models.PositiveIntegerField()
+    instruction = models.CharField(max_length=300, blank=True)
+    """What stands over this item, where it differs from the set's."""
     marks = models.PositiveIntegerField(null=True, blank=True)
     minutes = models.PositiveIntegerField(null=True, blank=True)
 

@@ -3,6 +3,9 @@
 from datetime import datetime
 from uuid import UUID
 
+from algebra.schemas.forked import Screening
+from algebra.schemas.problem import OwnRules, Reading, Task
+from algebra.schemas.worked import Difficulty
 from examples.schemas import ExampleOut
 from ninja import Field, Schema
 
@@ -13,6 +16,7 @@ class ItemIn(Schema):
     """An example in its place, with marks and minutes where they are given."""
 
     example: UUID
+    instruction: str = Field(default="", max_length=300)
     marks: int | None = Field(default=None, ge=0, le=100)
     minutes: int | None = Field(default=None, ge=0, le=600)
 
@@ -22,6 +26,7 @@ class SetIn(Schema):
 
     title: str = Field(default="", max_length=200)
     instruction: str = Field(default="", max_length=2000)
+    house: OwnRules = OwnRules()
     items: list[ItemIn] = Field(default=[], max_length=MOST_ITEMS)
 
 
@@ -31,12 +36,32 @@ class SetSave(SetIn):
     version: int
 
 
+class Facts(Schema):
+    """What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises."""
+
+    reads: Reading | None = None
+    kind: str = ""
+    answer: str = ""
+    answer_latex: str = ""
+    method: str | None = None
+    lines: int = 0
+    skills: list[str] = []
+    difficulty: Difficulty | None = None
+    reveals: list[Screening] = []
+    hides: list[Screening] = []
+    same: str = ""
+    structure: str = ""
+    refused: str = ""
+
+
 class ItemOut(Schema):
-    """An example of the set with all that it holds."""
+    """An example of the set with all that it holds; ``facts`` is None while nobody asked for them."""
 
     example: ExampleOut
+    instruction: str
     marks: int | None
     minutes: int | None
+    facts: Facts | None = None
 
 
 class SetOut(Schema):
@@ -45,6 +70,9 @@ class SetOut(Schema):
     id: UUID
     title: str
     instruction: str
+    house: OwnRules
+    made_from: UUID | None = Field(default=None, validation_alias="made_from_id")
+    form: str
     version: int
     changed: datetime
     items: list[ItemOut]
@@ -55,6 +83,7 @@ class SetRow(Schema):
 
     id: UUID
     title: str
+    form: str
     changed: datetime
     item_count: int
 
@@ -65,3 +94,75 @@ class StaleSet(Schema):
     code: str = "stale"
     message: str
     current: SetOut
+
+
+class NewProblem(Schema):
+    """A bare problem for a set."""
+
+    task: Task
+    given: str = Field(max_length=20_000)
+    title: str = Field(default="", max_length=200)
+    lines: list[str] = Field(default=[], max_length=500)
+
+
+class NewProblems(Schema):
+    """Problems to put into a set, after the item ``after`` (0-based; None: at the end)."""
+
+    problems: list[NewProblem] = Field(max_length=MOST_ITEMS)
+    after: int | None = None
+
+
+class TwinsIn(Schema):
+    """How many twins of one item are wanted, from which seed on."""
+
+    example: UUID
+    count: int = Field(default=1, ge=1, le=30)
+    seed: int = 1
+    climbs: bool = False
+    """A run from easier to harder instead of problems that are as hard."""
+
+
+class FamilyIn(Schema):
+    """A problem made to order."""
+
+    family: str
+    wish: int | None = None
+    count: int = Field(default=1, ge=1, le=30)
+    seed: int = 1
+
+
+class FamilyOut(Schema):
+    """A family of problems; ``wish`` says which number may be asked for, empty for none."""
+
+    key: str
+    name: str
+    task: Task
+    wish: str
+
+
+class Made(Schema):
+    """The set after problems were added, and what could not be made."""
+
+    set: SetOut
+    added: int
+    refused: list[str]
+
+
+class VersionsIn(Schema):
+    """Parallel versions of a whole set."""
+
+    count: int = Field(default=2, ge=1, le=5)
+    seed: int = 1
+
+
+class Found(Schema):
+    """A problem or a set that a search found."""
+
+    kind: str
+    id: UUID
+    title: str
+    given: str = ""
+    task: str = ""
+    difficulty: float | None = None
+    why: str
+    in_sets: list[str] = []

@@ -545,7 +545,7 @@ export interface paths {
         };
         /**
          * Listed
-         * @description Return all sets, last changed first.
+         * @description Return all sets, last changed first; or those that were put aside.
          */
         get: operations["sets_api_listed"];
         put?: never;
@@ -554,6 +554,46 @@ export interface paths {
          * @description Store a new set.
          */
         post: operations["sets_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find
+         * @description Find sets and problems by text, topic, skill, error and difficulty.
+         */
+        get: operations["sets_api_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Families
+         * @description Return the families of problems that are made to order.
+         */
+        get: operations["sets_api_families"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -569,7 +609,7 @@ export interface paths {
         };
         /**
          * One
-         * @description Return one set with its examples.
+         * @description Return one set with its examples and what is known of them.
          */
         get: operations["sets_api_one"];
         /**
@@ -583,6 +623,126 @@ export interface paths {
          * @description Put a set aside; its examples stay, and it can be brought back.
          */
         delete: operations["sets_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/facts/{example}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Facts
+         * @description Return what the core knows of one item; worked out now where it is not known.
+         */
+        get: operations["sets_api_facts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/problems": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add
+         * @description Put bare problems into the set; each becomes an example.
+         */
+        post: operations["sets_api_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/twins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Twins
+         * @description Put twins of one item behind it, or a run that climbs.
+         */
+        post: operations["sets_api_twins"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Family
+         * @description Put problems made to order at the end.
+         */
+        post: operations["sets_api_family"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Store a copy of the set with examples of its own.
+         */
+        post: operations["sets_api_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Versions
+         * @description Begin to make parallel versions: every item a twin, each version a set.
+         */
+        post: operations["sets_api_versions"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -602,6 +762,414 @@ export interface paths {
          * @description Bring back a set that was put aside.
          */
         post: operations["sets_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the teacher's jobs that are not over, newest first.
+         */
+        get: operations["jobs_api_listed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return how far one job is.
+         */
+        get: operations["jobs_api_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{identity}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cancel
+         * @description Stop a job; nothing of it stays.
+         */
+        post: operations["jobs_api_cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/preview/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Preview
+         * @description Return the pages as they print, with the same in plain text for reading aloud.
+         */
+        get: operations["giving_api_preview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/sheet/{what}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Paper
+         * @description Return the sheet as a PDF document.
+         */
+        get: operations["giving_api_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/sheet/{what}.{ending}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Flat
+         * @description Return the sheet as plain text, Markdown, LaTeX source or one HTML page.
+         */
+        get: operations["giving_api_flat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/set.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Document
+         * @description Return the set in our open format; reading it back gives the same set.
+         */
+        get: operations["giving_api_document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/items.{ending}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Table
+         * @description Return items, answers, difficulty and skills as a table.
+         */
+        get: operations["giving_api_table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/qti.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Package
+         * @description Return the items as a QTI 3 package.
+         */
+        get: operations["giving_api_package"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keep/everything.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Everything
+         * @description Return all that the teacher owns as one file.
+         */
+        get: operations["keeping_api_everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keep/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Bring back what such a file holds; what is there already is not made twice.
+         */
+        post: operations["keeping_api_bring_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring
+         * @description Make a set of a file: our format, a table, plain text or LaTeX.
+         */
+        post: operations["exchange_api_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/set/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take
+         * @description Take an import back as one: the set and its examples are put aside.
+         */
+        delete: operations["exchange_api_take"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the proofed keys, newest first.
+         */
+        get: operations["proofs_api_listed"];
+        put?: never;
+        /**
+         * Begin
+         * @description Begin to proof a key that was pasted.
+         */
+        post: operations["proofs_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin With File
+         * @description Begin to proof a key from a file: text, LaTeX, a table, or a set in our format.
+         */
+        post: operations["proofs_api_begin_with_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one proofed key.
+         */
+        get: operations["proofs_api_one"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Put a proofed key aside.
+         */
+        delete: operations["proofs_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Accepted
+         * @description Keep which corrections are accepted.
+         */
+        put: operations["proofs_api_accepted"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/key.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Text
+         * @description Return the key as text, accepted corrections in place.
+         */
+        get: operations["proofs_api_as_text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * To Set
+         * @description Make a set of the key as it is now.
+         */
+        post: operations["proofs_api_to_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring a proofed key back.
+         */
+        post: operations["proofs_api_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2066,6 +2634,8 @@ export interface components {
             id: string;
             /** Title */
             title: string;
+            /** Form */
+            form: string;
             /**
              * Changed
              * Format: date-time
@@ -2075,15 +2645,78 @@ export interface components {
             item_count: number;
         };
         /**
+         * Facts
+         * @description What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises.
+         */
+        Facts: {
+            reads?: components["schemas"]["Reading"] | null;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /**
+             * Answer
+             * @default
+             */
+            answer: string;
+            /**
+             * Answer Latex
+             * @default
+             */
+            answer_latex: string;
+            /** Method */
+            method?: string | null;
+            /**
+             * Lines
+             * @default 0
+             */
+            lines: number;
+            /**
+             * Skills
+             * @default []
+             */
+            skills: string[];
+            difficulty?: components["schemas"]["Difficulty"] | null;
+            /**
+             * Reveals
+             * @default []
+             */
+            reveals: components["schemas"]["Screening"][];
+            /**
+             * Hides
+             * @default []
+             */
+            hides: components["schemas"]["Screening"][];
+            /**
+             * Same
+             * @default
+             */
+            same: string;
+            /**
+             * Structure
+             * @default
+             */
+            structure: string;
+            /**
+             * Refused
+             * @default
+             */
+            refused: string;
+        };
+        /**
          * ItemOut
-         * @description An example of the set with all that it holds.
+         * @description An example of the set with all that it holds; ``facts`` is None while nobody asked for them.
          */
         ItemOut: {
             example: components["schemas"]["ExampleOut"];
+            /** Instruction */
+            instruction: string;
             /** Marks */
             marks: number | null;
             /** Minutes */
             minutes: number | null;
+            facts?: components["schemas"]["Facts"] | null;
         };
         /**
          * SetOut
@@ -2099,6 +2732,11 @@ export interface components {
             title: string;
             /** Instruction */
             instruction: string;
+            house: components["schemas"]["OwnRules"];
+            /** Made From */
+            made_from?: string | null;
+            /** Form */
+            form: string;
             /** Version */
             version: number;
             /**
@@ -2119,6 +2757,11 @@ export interface components {
              * Format: uuid
              */
             example: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
             /** Marks */
             marks?: number | null;
             /** Minutes */
@@ -2140,10 +2783,70 @@ export interface components {
              */
             instruction: string;
             /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
              * Items
              * @default []
              */
             items: components["schemas"]["ItemIn"][];
+        };
+        /**
+         * Found
+         * @description A problem or a set that a search found.
+         */
+        Found: {
+            /** Kind */
+            kind: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Task
+             * @default
+             */
+            task: string;
+            /** Difficulty */
+            difficulty?: number | null;
+            /** Why */
+            why: string;
+            /**
+             * In Sets
+             * @default []
+             */
+            in_sets: string[];
+        };
+        /**
+         * FamilyOut
+         * @description A family of problems; ``wish`` says which number may be asked for, empty for none.
+         */
+        FamilyOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Wish */
+            wish: string;
         };
         /**
          * StaleSet
@@ -2175,12 +2878,412 @@ export interface components {
              */
             instruction: string;
             /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
              * Items
              * @default []
              */
             items: components["schemas"]["ItemIn"][];
             /** Version */
             version: number;
+        };
+        /**
+         * NewProblem
+         * @description A bare problem for a set.
+         */
+        NewProblem: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+        };
+        /**
+         * NewProblems
+         * @description Problems to put into a set, after the item ``after`` (0-based; None: at the end).
+         */
+        NewProblems: {
+            /** Problems */
+            problems: components["schemas"]["NewProblem"][];
+            /** After */
+            after?: number | null;
+        };
+        /**
+         * Made
+         * @description The set after problems were added, and what could not be made.
+         */
+        Made: {
+            set: components["schemas"]["SetOut"];
+            /** Added */
+            added: number;
+            /** Refused */
+            refused: string[];
+        };
+        /**
+         * TwinsIn
+         * @description How many twins of one item are wanted, from which seed on.
+         */
+        TwinsIn: {
+            /**
+             * Example
+             * Format: uuid
+             */
+            example: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+            /**
+             * Climbs
+             * @default false
+             */
+            climbs: boolean;
+        };
+        /**
+         * FamilyIn
+         * @description A problem made to order.
+         */
+        FamilyIn: {
+            /** Family */
+            family: string;
+            /** Wish */
+            wish?: number | null;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * JobOut
+         * @description How far a job is; ``outcome`` names what it made once it is done.
+         */
+        JobOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number | null;
+            /** Message */
+            message: string;
+            /** Outcome */
+            outcome?: unknown;
+        };
+        /**
+         * VersionsIn
+         * @description Parallel versions of a whole set.
+         */
+        VersionsIn: {
+            /**
+             * Count
+             * @default 2
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * WishIn
+         * @description How a sheet is wanted.
+         */
+        WishIn: {
+            /**
+             * Room
+             * @default lines
+             * @enum {string}
+             */
+            room: "lines" | "grid" | "none";
+            /** Density */
+            density?: ("fine" | "board" | "key") | null;
+            /**
+             * Forks
+             * @default false
+             */
+            forks: boolean;
+            /**
+             * Paper
+             * @default a4
+             * @enum {string}
+             */
+            paper: "a4" | "us-letter";
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * Pages
+         * @description The pages as they print, each a picture (SVG, base64), and what could not be worked.
+         */
+        Pages: {
+            /** Pages */
+            pages: string[];
+            /** Text */
+            text: string;
+            /** Refused */
+            refused: string[];
+        };
+        /**
+         * RestoredOut
+         * @description How much was brought back.
+         */
+        RestoredOut: {
+            /** Examples */
+            examples: number;
+            /** Sets */
+            sets: number;
+            /** Own Errors */
+            own_errors: number;
+            /** Proofs */
+            proofs: number;
+        };
+        /**
+         * BroughtOut
+         * @description The new set, and what became of each row.
+         */
+        BroughtOut: {
+            set: components["schemas"]["SetOut"];
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
+        };
+        /**
+         * RowOut
+         * @description What became of one row of a file.
+         */
+        RowOut: {
+            /** At */
+            at: number;
+            /** Taken */
+            taken: boolean;
+            /** Says */
+            says: string;
+            /** Given */
+            given: string;
+        };
+        /**
+         * ProofRow
+         * @description A proofed key in the list.
+         */
+        ProofRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Created
+             * Format: date-time
+             */
+            created: string;
+            /** Items */
+            items: number;
+            /** Faulty */
+            faulty: number;
+        };
+        /**
+         * KeyLine
+         * @description A line under an item, with its verdict ("unread" where it was not judged).
+         */
+        KeyLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string | null;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * Option
+         * @description A choice; ``right`` is None where it is not decided.
+         */
+        Option: {
+            /** Letter */
+            letter: string;
+            /** Text */
+            text: string;
+            /** Right */
+            right: boolean | null;
+            /** Name */
+            name?: string | null;
+            /** Error */
+            error?: string | null;
+            failure?: components["schemas"]["FailureRecord"] | null;
+        };
+        /**
+         * ProofItem
+         * @description What is known of one item of a key.
+         */
+        ProofItem: {
+            /** Number */
+            number: string;
+            /** At */
+            at: number;
+            /** Task */
+            task: string | null;
+            /** Given */
+            given: string;
+            /** Latex */
+            latex?: string | null;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: components["schemas"]["KeyLine"][];
+            /**
+             * Options
+             * @default []
+             */
+            options: components["schemas"]["Option"][];
+            /**
+             * Faults
+             * @default []
+             */
+            faults: string[];
+            /**
+             * Notes
+             * @default []
+             */
+            notes: string[];
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "holds" | "wrong" | "unfinished" | "undecided" | "unreadable" | "no-answer";
+            /** Line */
+            line?: number | null;
+            /** Error */
+            error?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Says */
+            says?: string | null;
+            /** Counter */
+            counter?: string | null;
+            /** Instead */
+            instead?: string | null;
+            /** Message */
+            message?: string | null;
+            /** Answer */
+            answer?: string | null;
+            /**
+             * Unmet
+             * @default []
+             */
+            unmet: string[];
+            /**
+             * Missing
+             * @default []
+             */
+            missing: string[];
+            /**
+             * Extra
+             * @default []
+             */
+            extra: string[];
+            /** Correction */
+            correction?: string[] | null;
+            repeats?: components["schemas"]["Repeats"] | null;
+        };
+        /**
+         * ProofOut
+         * @description A proofed key: its text, the report, the accepted corrections (places from 0), its job.
+         */
+        ProofOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Report */
+            report: components["schemas"]["ProofItem"][];
+            /** Accepted */
+            accepted: number[];
+            job: components["schemas"]["JobOut"] | null;
+        };
+        /**
+         * Repeats
+         * @description The earlier item (from 0) that an item repeats: the same, or the same structure.
+         */
+        Repeats: {
+            /** Of */
+            of: number;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "same" | "structure";
+        };
+        /**
+         * KeyIn
+         * @description A key as text.
+         */
+        KeyIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * AcceptedIn
+         * @description The places (from 0) of the corrections that are accepted.
+         */
+        AcceptedIn: {
+            /** Places */
+            places: number[];
         };
     };
     responses: never;
@@ -3703,7 +4806,9 @@ export interface operations {
     };
     sets_api_listed: {
         parameters: {
-            query?: never;
+            query?: {
+                aside?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3768,6 +4873,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_find: {
+        parameters: {
+            query?: {
+                words?: string;
+                easiest?: number | null;
+                hardest?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"][];
+                };
+            };
+        };
+    };
+    sets_api_families: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyOut"][];
                 };
             };
         };
@@ -3930,6 +5079,317 @@ export interface operations {
             };
         };
     };
+    sets_api_facts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                example: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Facts"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewProblems"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_twins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TwinsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FamilyIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionsIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     sets_api_restore: {
         parameters: {
             query?: never;
@@ -3961,6 +5421,912 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    jobs_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"][];
+                };
+            };
+        };
+    };
+    jobs_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    jobs_api_cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    giving_api_preview: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pages"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    giving_api_paper: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_flat: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+                ending: "txt" | "md" | "tex" | "html";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                ending: "csv" | "xlsx";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_package: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keeping_api_everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keeping_api_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    exchange_api_bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    exchange_api_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofRow"][];
+                };
+            };
+        };
+    };
+    proofs_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeyIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_begin_with_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_accepted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_as_text: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    proofs_api_to_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
                 headers: {
                     [name: string]: unknown;
                 };

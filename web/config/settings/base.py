@@ -34,10 +34,14 @@ INSTALLED_APPS = [
     "django.contrib.sessions",
     "axes",
     "csp",
+    "procrastinate.contrib.django",
+    "jobs",
+    "algebra",
     "errors",
     "house",
     "examples",
-    "sets",
+    "sets.apps.SetsConfig",
+    "proofs.apps.ProofsConfig",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
@@ -121,3 +125,9 @@ LOGGING = {
 ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "2"))
 ALGEBRA_SECONDS = 4.0
 """Hard limit of one algebra call; the worker is ended and replaced past it."""
+
+JOBS_AT_ONCE = False
+"""True: a job is done in the request that asks for it (the server's tests)."""
+JOB_SECONDS = 20
+"""A running job that has said nothing for so long was left lying: it is taken up again."""
+PROCRASTINATE_ON_APP_READY = None

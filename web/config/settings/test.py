@@ -5,3 +5,4 @@ from config.settings.base import *  # noqa: F403
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 ALGEBRA_WORKERS = 1
 SECRET_KEY = "only for tests"
+JOBS_AT_ONCE = True

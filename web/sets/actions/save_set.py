@@ -25,7 +25,10 @@ def create_set(*, teacher: User, content: SetIn) -> ProblemSet:
         Refused: 422 when an item is not an example of this teacher, or stands there twice.
     """
     stored = ProblemSet.objects.create(
-        teacher=teacher, title=content.title, instruction=content.instruction
+        teacher=teacher,
+        title=content.title,
+        instruction=content.instruction,
+        house=content.house.dict(exclude_none=True),
     )
     _write_items(stored, content.items)
     return stored
@@ -44,6 +47,7 @@ def save_set(*, teacher: User, identity: UUID, content: SetIn, version: int) -> 
     if stored.version != version:
         raise StaleSetVersion
     stored.title, stored.instruction = content.title, content.instruction
+    stored.house = content.house.dict(exclude_none=True)
     stored.version += 1
     stored.save()
     _write_items(stored, content.items)
@@ -76,6 +80,7 @@ def _write_items(stored: ProblemSet, items: list[ItemIn]) -> None:
             set=stored,
             example_id=item.example,
             position=position,
+            instruction=item.instruction,
             marks=item.marks,
             minutes=item.minutes,
         )

@@ -113,5 +113,5 @@ def test_a_large_set_is_read_with_few_queries(
 ) -> None:
     stored = _set(ada, *(f"{n}x=1" for n in range(1, 25)))
 
-    with django_assert_max_num_queries(8):
+    with django_assert_max_num_queries(9):
         assert len(ada.call("GET", f"/sets/{stored['id']}").json()["items"]) == 24

@@ -1,0 +1,1 @@
+"""What a sheet shows of a problem among others."""

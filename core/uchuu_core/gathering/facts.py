@@ -1,0 +1,61 @@
+"""The facts of a problem that a set shows: answer, difficulty, skills, what it reveals, what it is like."""
+
+import hashlib
+from typing import Any
+
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure
+from uchuu_core.forking.uses import screen
+from uchuu_core.inspecting.problem import inspect
+from uchuu_core.notation import latex, read
+from uchuu_core.tree.shape import structure, unordered, with_letters_by_place
+from uchuu_core.working.problem import work
+
+
+def facts(problem: Problem) -> dict[str, Any]:
+    """Return what a set shows of one problem; never refuses for what cannot be worked.
+
+    ``{"reads", "kind", "answer", "answer_latex", "answers", "outcome", "method", "lines": n, "skills": [law…],
+    "difficulty": {"score","reasons"} | None, "reveals", "hides", "same", "structure", "refused": sentence}``.
+    ``same`` and ``structure`` are keys: equal for the same exercise, and for exercises of the same look.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+    """
+    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    seen = inspect(problem)
+    found: dict[str, Any] = {
+        "reads": seen["reads"],
+        "kind": seen["kind"],
+        "answer": "",
+        "answer_latex": "",
+        "answers": [],
+        "outcome": None,
+        "method": None,
+        "lines": 0,
+        "skills": [],
+        "difficulty": None,
+        "reveals": [],
+        "hides": [],
+        "same": _key(problem, unordered(with_letters_by_place(given))),
+        "structure": _key(problem, structure(given)),
+        "refused": "",
+    }
+    try:
+        worked = work(problem)
+    except Failure as failure:
+        return found | {"refused": failure.message}
+    found |= {name: worked[name] for name in ("answer", "outcome", "method", "difficulty")}
+    found["answer_latex"] = latex(read(worked["answer"]))
+    found["answers"] = worked.get("answers", [])
+    found["lines"] = len(worked["lines"])
+    found["skills"] = list(dict.fromkeys(line["law"] for line in worked["lines"]))
+    try:
+        found |= screen(problem)
+    except Failure as failure:
+        found["refused"] = failure.message
+    return found
+
+
+def _key(problem: Problem, look: Any) -> str:
+    return hashlib.sha256(f"{problem.task} {look!r}".encode()).hexdigest()[:24]

@@ -1,0 +1,28 @@
+"""The facts of a problem among others."""
+
+import pytest
+
+from uchuu_core import Problem, facts
+from uchuu_core.failures import Unreadable
+
+
+def test_twins_share_a_structure_and_renamed_letters_are_the_same_exercise() -> None:
+    one, renamed, other = (
+        facts(Problem("solve", given)) for given in ("3x + 4 = 10", "3y + 4 = 10", "5z + 2 = 12")
+    )
+
+    assert one["same"] == renamed["same"] != other["same"]
+    assert one["structure"] == other["structure"]
+    assert one["structure"] != facts(Problem("simplify", "3x + 4"))["structure"]
+    assert (one["answer"], one["answers"], one["lines"]) == ("x = 2", ["2"], 2)
+    assert one["skills"] == ["subtract-on-both-sides", "divide-both-sides"]
+    assert one["reveals"]
+
+
+def test_what_cannot_be_worked_says_why_and_keeps_its_place() -> None:
+    found = facts(Problem("solve", "x*2^x = 3"))
+
+    assert found["refused"]
+    assert (found["difficulty"], found["answer"]) == (None, "")
+    with pytest.raises(Unreadable):
+        facts(Problem("solve", "2x + = 3"))

@@ -1,0 +1,260 @@
+"""Reading files that somebody brings: sets and examples in our format, tables, plain text, LaTeX.
+
+A file is bounded and looked at before it is opened. What is taken and what is not is said row by row.
+"""
+
+import csv
+import io
+import json
+import zipfile
+from dataclasses import dataclass, field
+from functools import lru_cache
+from pathlib import Path
+from typing import Any
+
+from algebra import pool
+from api.failures import Refused
+from jsonschema import Draft202012Validator
+from openpyxl import load_workbook
+from openpyxl.utils.exceptions import InvalidFileException
+from uchuu_core.failures import Failure
+from uchuu_core.notation import read
+
+MOST_BYTES = 2_000_000
+MOST_UNPACKED = 20_000_000
+MOST_ROWS = 100
+TASKS = ("evaluate", "simplify", "factor", "expand", "solve", "domain", "study")
+_FORMATS = Path(__file__).parent / "format"
+_NAMES = {"problem": "given", "exercise": "given", "points": "marks", "time": "minutes"}
+"""Other names that columns are given."""
+
+
+@dataclass(slots=True)
+class Row:
+    """What became of one row, item or problem of a file: ``at`` as the file counts, from 1."""
+
+    at: int
+    taken: bool
+    says: str
+    given: str = ""
+
+
+@dataclass(slots=True)
+class Brought:
+    """What a file holds: problems (records of an example's fields) and what was said of each row."""
+
+    title: str = ""
+    instruction: str = ""
+    house: dict[str, Any] = field(default_factory=dict)
+    problems: list[dict[str, Any]] = field(default_factory=list)
+    rows: list[Row] = field(default_factory=list)
+
+
+def refuse(why: str) -> Refused:
+    """Return the refusal of a whole file."""
+    return Refused(422, "bad-file", f"Nothing was imported. {why}")
+
+
+def brought_in(name: str, content: bytes) -> Brought:
+    """Return what the file *name* holds.
+
+    Raises:
+        Refused: 422 with the reason; nothing of it is used.
+    """
+    ending = name.rsplit(".", 1)[-1].lower() if "." in name else ""
+    if len(content) > MOST_BYTES:
+        raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
+    match ending:
+        case "json":
+            return _of_json(_text(content))
+        case "csv" | "tsv":
+            return _of_rows(_csv_rows(_text(content)), name)
+        case "xlsx":
+            return _of_rows(_sheet_rows(content), name)
+        case "txt" | "md" | "tex" | "text":
+            return of_text(_text(content), name.rsplit(".", 1)[0])
+        case _:
+            raise refuse("Files that are read end in .json, .csv, .xlsx, .txt, .md or .tex.")
+
+
+def text_of(name: str, content: bytes) -> str:
+    """Return a key's file as text to be proofed; a table becomes one numbered line a row.
+
+    Raises:
+        Refused: as ``brought_in``.
+    """
+    ending = name.rsplit(".", 1)[-1].lower() if "." in name else ""
+    if ending in ("txt", "md", "tex", "text"):
+        if len(content) > MOST_BYTES:
+            raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
+        return _text(content)
+    found = brought_in(name, content)
+    return "\n\n".join(
+        "\n".join([f"{n}. {_VERBS[problem['task']]}: {problem['given']}", *problem["lines"]])
+        for n, problem in enumerate(found.problems, start=1)
+    )
+
+
+_VERBS = {
+    "evaluate": "Evaluate",
+    "simplify": "Simplify",
+    "factor": "Factor",
+    "expand": "Expand",
+    "solve": "Solve",
+    "domain": "Find the domain of",
+    "study": "Study",
+}
+
+
+def _text(content: bytes) -> str:
+    try:
+        text = content.decode("utf-8-sig")
+    except UnicodeDecodeError as wrong:
+        raise refuse(f"It is not UTF-8 text (byte {wrong.start + 1}). Save it as UTF-8.") from None
+    if "\0" in text:
+        raise refuse("It holds zero bytes: it is not a text file.")
+    return text
+
+
+@lru_cache(maxsize=4)
+def _validator(name: str) -> Draft202012Validator:
+    return Draft202012Validator(json.loads((_FORMATS / name).read_text("utf-8")))
+
+
+def _of_json(text: str) -> Brought:
+    try:
+        document = json.loads(text)
+    except ValueError as wrong:
+        raise refuse(f"It is not JSON: {wrong}.") from None
+    except RecursionError:
+        raise refuse("It is nested too deep.") from None
+    if not isinstance(document, dict) or document.get("format") not in (
+        "uchuu-set",
+        "uchuu-examples",
+    ):
+        raise refuse("It is not in the format “uchuu-set” or “uchuu-examples”.")
+    if document["format"] == "uchuu-examples":
+        document = {"format": "uchuu-set", "version": 1, "items": document.get("examples")}
+    for problem in _validator("set.schema.json").iter_errors(document):
+        where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
+        raise refuse(f"In {where}: {problem.message[:200]}")
+    found = Brought(
+        document.get("title", ""), document.get("instruction", ""), document.get("house", {})
+    )
+    for at, item in enumerate(document["items"], start=1):
+        _take(found, at, {"lines": [], **item})
+    return found
+
+
+def of_text(text: str, title: str = "") -> Brought:
+    """Return the items of a plain or LaTeX text as problems, their lines with them."""
+    found = Brought(title[:200])
+    try:
+        items = pool.run("key-items", {"text": text})["items"]
+    except Failure as failure:
+        raise refuse(failure.message) from None
+    if not items:
+        raise refuse("No problem was found in it. Number the problems: 1. 2. 3.")
+    if len(items) > MOST_ROWS:
+        raise refuse(f"A set holds at most {MOST_ROWS} problems; these are {len(items)}.")
+    for item in items:
+        problem = {"task": item["task"], "given": item["given"], "lines": item["lines"]}
+        _take(found, item["at"], problem)
+    return found
+
+
+def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:
+    """Take one problem; one that cannot be read is kept as text and said to be."""
+    if not str(problem.get("given", "")).strip():
+        found.rows.append(Row(at, False, "There is no problem in it."))
+        return
+    try:
+        read(problem["given"])
+        says = "taken"
+    except Failure as failure:
+        says = f"kept as text: {failure.message}"
+    found.problems.append(problem)
+    found.rows.append(Row(at, True, says, problem["given"][:200]))
+
+
+def _csv_rows(text: str) -> list[list[str]]:
+    first = text.split("\n", 1)[0]
+    delimiter = max((",", ";", "\t"), key=first.count)
+    csv.field_size_limit(MOST_BYTES)
+    try:
+        return [
+            [cell.removeprefix("'") for cell in row]
+            for row in csv.reader(io.StringIO(text), delimiter=delimiter)
+        ]
+    except csv.Error as wrong:
+        raise refuse(f"The table cannot be read: {wrong}.") from None
+
+
+def _sheet_rows(content: bytes) -> list[list[str]]:
+    try:
+        with zipfile.ZipFile(io.BytesIO(content)) as packed:
+            parts = packed.infolist()
+            if sum(part.file_size for part in parts) > MOST_UNPACKED or len(parts) > 500:
+                raise refuse("Unpacked it would be too large.")
+            if any(
+                part.filename.startswith(("/", "\\")) or ".." in part.filename for part in parts
+            ):
+                raise refuse("It holds paths that lead out of it.")
+        book = load_workbook(io.BytesIO(content), read_only=True, data_only=False)
+        sheet = book.worksheets[0]
+        rows = []
+        for row in sheet.iter_rows(max_row=MOST_ROWS + 2, max_col=40):
+            cells = ["" if cell.value is None else str(cell.value) for cell in row]
+            if any(getattr(cell, "data_type", "") == "f" for cell in row):
+                cells = ["=formula", *cells[1:]]
+            rows.append(cells)
+        return rows
+    except (zipfile.BadZipFile, InvalidFileException, KeyError, ValueError, OSError, IndexError):
+        raise refuse("It is not a workbook that can be opened.") from None
+
+
+def _of_rows(rows: list[list[str]], name: str) -> Brought:
+    rows = [row for row in rows if any(cell.strip() for cell in row)]
+    if not rows:
+        raise refuse("The table is empty.")
+    names = [_NAMES.get(n := cell.strip().lower(), n) for cell in rows[0]]
+    if "given" not in names:
+        raise refuse("The first row should name the columns; one of them is “given”.")
+    if len(rows) > MOST_ROWS + 1:
+        raise refuse(f"A set holds at most {MOST_ROWS} problems; these are {len(rows) - 1}.")
+    found = Brought(name.rsplit(".", 1)[0][:200])
+    for at, row in enumerate(rows[1:], start=2):
+        if row and row[0] == "=formula":
+            found.rows.append(Row(at, False, "It holds a formula. Put its value in."))
+            continue
+        cells = dict(zip(names, (cell.strip() for cell in row), strict=False))
+        _take_row(found, at, cells)
+    return found
+
+
+def _take_row(found: Brought, at: int, cells: dict[str, str]) -> None:
+    task = cells.get("task", "").lower() or (
+        "solve" if "=" in cells.get("given", "") else "simplify"
+    )
+    if task not in TASKS:
+        found.rows.append(
+            Row(at, False, f"“{task[:40]}” is no task. Tasks are {', '.join(TASKS)}.")
+        )
+        return
+    problem: dict[str, Any] = {"task": task, "given": cells.get("given", "")}
+    for name in ("title", "instruction", "variable", "note"):
+        problem[name] = cells.get(name, "")[:200]
+    problem["variable"] = problem["variable"][:10]
+    problem["numbers"] = "complex" if cells.get("numbers", "").lower() == "complex" else "real"
+    problem["form"] = [form.strip() for form in cells.get("form", "").split(";") if form.strip()]
+    lines = cells.get("lines") or cells.get("answer", "")
+    problem["lines"] = [line.strip() for line in lines.split(" | ") if line.strip()]
+    for name, most in (("marks", 100), ("minutes", 600)):
+        text = cells.get(name, "").removesuffix(".0")
+        if text and not (text.isdigit() and int(text) <= most):
+            found.rows.append(
+                Row(at, False, f"“{text[:20]}” is no number of {name} (0 to {most}).")
+            )
+            return
+        problem[name] = int(text) if text else None
+    _take(found, at, problem)

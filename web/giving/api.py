@@ -1,0 +1,125 @@
+"""Endpoints that give a set out: sheets on paper and on the screen, open formats."""
+
+import base64
+import json
+import re
+from typing import Any, Literal
+from uuid import UUID
+
+from api.auth import teacher_of
+from api.failures import FailureRecord
+from django.http import HttpRequest, HttpResponse
+from ninja import Query, Router, Schema
+from sets.queries import one_of
+
+from giving.sheets import Density, Room, What, Wish, sheet_of
+from giving.writers.documents import document_of
+from giving.writers.flat import latex_source, markdown, plain_text
+from giving.writers.packages import qti_package
+from giving.writers.page import html_page
+from giving.writers.paper import pages, pdf
+from giving.writers.tables import csv_table, workbook
+
+router = Router()
+_REFUSALS = {401: FailureRecord, 404: FailureRecord, 422: FailureRecord}
+_FLAT = {
+    "txt": (plain_text, "text/plain"),
+    "md": (markdown, "text/markdown"),
+    "tex": (latex_source, "application/x-tex"),
+    "html": (html_page, "text/html"),
+}
+_WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+
+
+class WishIn(Schema):
+    """How a sheet is wanted."""
+
+    room: Room = "lines"
+    density: Density | None = None
+    forks: bool = False
+    paper: Literal["a4", "us-letter"] = "a4"
+    seed: int = 1
+
+    def of(self, what: What) -> Wish:
+        """Return it for one kind of sheet."""
+        return Wish(what, self.room, self.density, self.forks, self.paper, self.seed)
+
+
+class Pages(Schema):
+    """The pages as they print, each a picture (SVG, base64), and what could not be worked."""
+
+    pages: list[str]
+    text: str
+    refused: list[str]
+
+
+@router.get("/{identity}/preview/{what}", response={200: Pages, **_REFUSALS})
+def preview(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn]) -> Any:
+    """Return the pages as they print, with the same in plain text for reading aloud."""
+    sheet = sheet_of(one_of(teacher_of(request), identity), wish.of(what))
+    return {
+        "pages": [base64.b64encode(page).decode() for page in pages(sheet)],
+        "text": plain_text(sheet),
+        "refused": [f"{item.number}: {item.refused}" for item in sheet.items if item.refused],
+    }
+
+
+@router.get("/{identity}/sheet/{what}.pdf")
+def paper(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn]) -> HttpResponse:
+    """Return the sheet as a PDF document."""
+    stored = one_of(teacher_of(request), identity)
+    content = pdf(sheet_of(stored, wish.of(what)))
+    return _file(content, "application/pdf", f"{stored.title} {what}", "pdf")
+
+
+@router.get("/{identity}/sheet/{what}.{ending}")
+def flat(
+    request: HttpRequest,
+    identity: UUID,
+    what: What,
+    ending: Literal["txt", "md", "tex", "html"],
+    wish: Query[WishIn],
+) -> HttpResponse:
+    """Return the sheet as plain text, Markdown, LaTeX source or one HTML page."""
+    stored = one_of(teacher_of(request), identity)
+    write, kind = _FLAT[ending]
+    text = write(sheet_of(stored, wish.of(what)))
+    return _file(text.encode(), f"{kind}; charset=utf-8", f"{stored.title} {what}", ending)
+
+
+@router.get("/{identity}/set.json")
+def document(request: HttpRequest, identity: UUID) -> HttpResponse:
+    """Return the set in our open format; reading it back gives the same set."""
+    stored = one_of(teacher_of(request), identity)
+    text = json.dumps(document_of(stored), ensure_ascii=False, indent=2)
+    return _file(text.encode(), "application/json", stored.title, "json")
+
+
+@router.get("/{identity}/items.{ending}")
+def table(request: HttpRequest, identity: UUID, ending: Literal["csv", "xlsx"]) -> HttpResponse:
+    """Return items, answers, difficulty and skills as a table."""
+    stored = one_of(teacher_of(request), identity)
+    if ending == "csv":
+        return _file(csv_table(stored).encode(), "text/csv; charset=utf-8", stored.title, "csv")
+    return _file(workbook(stored), _WORKBOOK, stored.title, "xlsx")
+
+
+@router.get("/{identity}/qti.zip")
+def package(request: HttpRequest, identity: UUID, wish: Query[WishIn]) -> HttpResponse:
+    """Return the items as a QTI 3 package."""
+    stored = one_of(teacher_of(request), identity)
+    content = qti_package(sheet_of(stored, wish.of("choices")))
+    return _file(content, "application/zip", f"{stored.title} qti", "zip")
+
+
+def _file(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
+    """Return a file to be kept; its name is made of what every system takes."""
+    plain = re.sub(r"[^A-Za-z0-9 _-]+", "", name).strip()[:80] or "set"
+    return HttpResponse(
+        content,
+        content_type=kind,
+        headers={
+            "Content-Disposition": f'attachment; filename="{plain}.{ending}"',
+            "X-Content-Type-Options": "nosniff",
+        },
+    )

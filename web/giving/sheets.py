@@ -1,0 +1,245 @@
+"""A sheet: what a set gives to a class, with everything on it proved, ready for any writer.
+
+A key never shows a teacher's own lines unless they are right and finished; else the problem is worked
+anew. What cannot be worked says so in its place.
+"""
+
+from dataclasses import asdict, dataclass, field
+from typing import Any, Literal
+
+from sets.models import ProblemSet, SetItem
+from sets.problems import Asker, asker_of
+from uchuu_core.failures import Failure
+from uchuu_core.notation import mathml, plain, read, typst
+from uchuu_core.notation.writers.latex import latex
+from uchuu_core.tree.nodes import Line, Relation
+
+What = Literal["handout", "short", "key", "mistakes", "choices", "slides"]
+Room = Literal["lines", "grid", "none"]
+Density = Literal["fine", "board", "key"]
+TASKS = {
+    "evaluate": "Evaluate",
+    "simplify": "Simplify",
+    "factor": "Factor",
+    "expand": "Expand",
+    "solve": "Solve",
+    "domain": "Find the domain",
+    "study": "Study the function",
+}
+LETTERS = "abcdefgh"
+
+
+@dataclass(frozen=True, slots=True)
+class Math:
+    """A line in every notation; only ``text`` where it cannot be read.
+
+    ``left``, ``sign``, ``right``: the Typst of its sides, "" where it is no relation.
+    """
+
+    text: str
+    latex: str = ""
+    typst: str = ""
+    mathml: str = ""
+    left: str = ""
+    sign: str = ""
+    right: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """A line of a worked key, with what is said of it."""
+
+    math: Math
+    says: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Leaving:
+    """Where students leave: after line ``after`` (0: the given), the wrong line, where it ends."""
+
+    after: int
+    name: str
+    wrong: Math
+    ends: Math | None
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """A choice of a question; ``because`` is the reason behind a distractor."""
+
+    letter: str
+    math: Math
+    right: bool
+    name: str = ""
+    because: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Mistake:
+    """A planted mistake: the lines, where it stands, its name, and what should stand there."""
+
+    lines: list[Math]
+    at: int
+    name: str
+    because: str
+    instead: Math | None
+
+
+@dataclass(slots=True)
+class SheetItem:
+    """One problem on a sheet."""
+
+    number: int
+    task: str
+    task_words: str
+    given: Math
+    instruction: str = ""
+    marks: int | None = None
+    room: int = 4
+    answer: Math | None = None
+    lines: list[Written] = field(default_factory=list)
+    leavings: list[Leaving] = field(default_factory=list)
+    choices: list[Choice] = field(default_factory=list)
+    mistake: Mistake | None = None
+    refused: str = ""
+
+
+@dataclass(slots=True)
+class Sheet:
+    """A whole sheet; ``total`` counts the marks."""
+
+    title: str
+    form: str
+    instruction: str
+    what: What
+    room: Room
+    paper: str
+    items: list[SheetItem]
+
+    @property
+    def total(self) -> int:
+        """All marks."""
+        return sum(item.marks or 0 for item in self.items)
+
+    def as_record(self) -> dict[str, Any]:
+        """Return it as JSON values."""
+        return {**asdict(self), "total": self.total}
+
+
+@dataclass(frozen=True, slots=True)
+class Wish:
+    """How a sheet is wanted."""
+
+    what: What = "handout"
+    room: Room = "lines"
+    density: Density | None = None
+    forks: bool = False
+    paper: Literal["a4", "us-letter"] = "a4"
+    seed: int = 1
+
+
+def math_of(text: str) -> Math:
+    """Return a line in every notation; as text where it cannot be read."""
+    try:
+        line: Line = read(text)
+    except Failure:
+        return Math(text)
+    sides = {}
+    if isinstance(line, Relation):
+        sides = {"left": typst(line.left), "sign": _SIGNS[line.sign], "right": typst(line.right)}
+    return Math(plain(line), latex(line), typst(line), mathml(line), **sides)
+
+
+_SIGNS = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
+
+
+def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
+    """Return the set as the sheet that is wished for."""
+    asker = asker_of(stored)
+    items = [
+        _item(asker, item, number, wish) for number, item in enumerate(stored.items.all(), start=1)
+    ]
+    return Sheet(
+        stored.title, stored.form, stored.instruction, wish.what, wish.room, wish.paper, items
+    )
+
+
+def _item(asker: Asker, item: SetItem, number: int, wish: Wish) -> SheetItem:
+    example = item.example
+    found = SheetItem(
+        number,
+        example.task,
+        TASKS[example.task],
+        math_of(example.given),
+        item.instruction,
+        item.marks,
+    )
+    try:
+        worked = asker.ask("work", example)
+        found.room = len(worked["lines"]) + 1
+        found.answer = math_of(worked["answer"])
+        if worked["outcome"] == "prime":
+            found.answer = math_of("prime")
+        if wish.what in ("key", "slides"):
+            found.lines = _lines(asker, item, wish)
+        if wish.what == "key" and wish.forks:
+            found.leavings = _leavings(asker, item)
+        if wish.what == "choices":
+            found.choices = _choices(asker, item, wish)
+        if wish.what == "mistakes":
+            found.mistake = _mistake(asker, item, wish)
+    except Failure as failure:
+        found.refused = failure.message
+    return found
+
+
+def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
+    texts = [line.text for line in item.example.lines.all()]
+    if texts and wish.density is None:
+        own = asker.ask("check", item.example, lines=texts)
+        answer = own["answer"]
+        if own["first_wrong"] is None and answer["right"] and answer["finished"]:
+            return [Written(math_of(line["text"]), line.get("says") or "") for line in own["lines"]]
+    record = asker.record(item.example)
+    house = record["house"] | ({"density": wish.density} if wish.density else {})
+    worked = asker.ask("work", item.example, house=house)
+    return [Written(math_of(line["text"]), line["says"]) for line in worked["lines"]]
+
+
+def _leavings(asker: Asker, item: SetItem) -> list[Leaving]:
+    found = asker.ask("forks", item.example)["forks"]
+    return [
+        Leaving(
+            fork["after"],
+            fork["name"],
+            math_of(fork["wrong"]),
+            math_of(fork["ends_in"]) if fork["ends_in"] else None,
+        )
+        for fork in found
+        if not fork.get("hidden")
+    ][:4]
+
+
+def _choices(asker: Asker, item: SetItem, wish: Wish) -> list[Choice]:
+    found = asker.ask("choices", item.example, seed=wish.seed)["choices"]
+    return [
+        Choice(
+            letter,
+            math_of(choice["text"]),
+            choice["right"],
+            choice.get("name") or "",
+            choice.get("because") or "",
+        )
+        for letter, choice in zip(LETTERS, found, strict=False)
+    ]
+
+
+def _mistake(asker: Asker, item: SetItem, wish: Wish) -> Mistake:
+    found = asker.ask("mistake", item.example, seed=wish.seed, error=None)
+    return Mistake(
+        [math_of(line["text"]) for line in found["lines"]],
+        found["mistake_at"],
+        found["name"],
+        found["because"] or "",
+        math_of(found["instead"]) if found["instead"] else None,
+    )

@@ -1,0 +1,128 @@
+"""What is given out: every kind of sheet in every format, and a key that cannot be wrong."""
+
+import io
+import json
+import xml.etree.ElementTree as ET
+import zipfile
+from pathlib import Path
+from typing import Any
+
+import pytest
+import xmlschema
+from api.testing import ApiClient
+from defusedxml.ElementTree import fromstring
+
+SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
+KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")
+LINEAR = {"task": "solve", "given": "3(x - 2) = 9"}
+WRONG = {"task": "solve", "given": "x^2 = 49", "lines": ["x = 7"]}
+FRACTION = {"task": "simplify", "given": "(x^2 - 9)/(x^2 + 5x + 6)"}
+BEYOND = {"task": "solve", "given": "x*2^x = 3"}
+UNREADABLE = {"task": "solve", "given": r"2x + = \input{/etc/passwd} #eval <b>&"}
+
+
+@pytest.fixture
+def stored(ada: ApiClient) -> dict[str, Any]:
+    return ada.set_of(LINEAR, WRONG, FRACTION, BEYOND, UNREADABLE, title=r"A & B <i> #x $ \end{x}")
+
+
+def _get(teacher: ApiClient, path: str) -> bytes:
+    reply = teacher.call("GET", f"/give/{path}")
+    assert reply.status_code == 200, reply.content[:300]
+    content: bytes = reply.content
+    return content
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_every_sheet_is_written_in_every_format(
+    ada: ApiClient, stored: dict[str, Any], kind: str
+) -> None:
+    base = f"{stored['id']}/sheet/{kind}"
+
+    assert _get(ada, f"{base}.pdf?forks=true&paper=us-letter").startswith(b"%PDF-")
+    page = _get(ada, f"{base}.html").decode()
+    text = _get(ada, f"{base}.txt").decode()
+    latex = _get(ada, f"{base}.tex").decode()
+    assert "3(x - 2) = 9" in text
+    assert "$" in _get(ada, f"{base}.md").decode()
+    assert "<i>" not in page
+    assert "A &amp; B" in page
+    fromstring(page.removeprefix("<!doctype html>\n").replace('<meta charset="utf-8">', ""))
+    assert r"\input{" not in latex
+    assert latex.count(r"\begin{") == latex.count(r"\end{") == 2
+    assert r"A \& B" in latex
+
+
+def test_a_preview_is_the_pages_and_says_what_could_not_be_worked(
+    ada: ApiClient, stored: dict[str, Any]
+) -> None:
+    preview = json.loads(_get(ada, f"{stored['id']}/preview/key"))
+
+    assert preview["pages"]
+    assert [line[:2] for line in preview["refused"]] == ["4:", "5:"]
+    assert "x = 5" in preview["text"]
+
+
+def test_a_key_never_shows_lines_that_do_not_hold(ada: ApiClient, stored: dict[str, Any]) -> None:
+    text = _get(ada, f"{stored['id']}/sheet/key.txt").decode()
+
+    assert "x = 7 or x = -7" in text
+    assert "\n   x = 7\n" not in text
+    own = {"task": "solve", "given": "4x = 8", "lines": ["4x/4 = 8/4", "x = 2"]}
+    mine = ada.set_of(own)
+    assert "4x/4 = 8/4" in _get(ada, f"{mine['id']}/sheet/key.txt").decode()
+    assert "4x/4 = 8/4" not in _get(ada, f"{mine['id']}/sheet/key.txt?density=key").decode()
+
+
+def test_density_forks_and_seed_change_what_is_shown(ada: ApiClient) -> None:
+    stored = ada.set_of(LINEAR)
+    base = f"{stored['id']}/sheet"
+
+    assert len(_get(ada, f"{base}/key.txt?density=fine")) > len(
+        _get(ada, f"{base}/key.txt?density=key")
+    )
+    assert b"first term" in _get(ada, f"{base}/key.txt?forks=true")
+    assert b"first term" not in _get(ada, f"{base}/key.txt")
+    orders = {_get(ada, f"{base}/choices.txt?seed={seed}") for seed in range(6)}
+    assert len(orders) > 1
+
+
+def test_a_package_holds_valid_items_with_one_right_answer_each(
+    ada: ApiClient, stored: dict[str, Any]
+) -> None:
+    content = _get(ada, f"{stored['id']}/qti.zip")
+    schema = xmlschema.XMLSchema(SCHEMA)
+
+    with zipfile.ZipFile(io.BytesIO(content)) as packed:
+        names = packed.namelist()
+        manifest = fromstring(packed.read("imsmanifest.xml"))
+        items = [packed.read(name).decode() for name in names if name.startswith("items/")]
+    named = [e.get("href") for e in manifest.iter() if e.tag.endswith("}file")]
+    assert sorted(named) == sorted(name for name in names if name != "imsmanifest.xml")
+    assert len(items) == 3
+    for text in items:
+        schema.validate(text)
+        tree: ET.Element = fromstring(text)
+        ns = {"q": "http://www.imsglobal.org/xsd/imsqtiasi_v3p0"}
+        value = tree.find(".//q:qti-value", ns)
+        letters = [c.get("identifier") for c in tree.iterfind(".//q:qti-simple-choice", ns)]
+        reasons = tree.findall(".//q:qti-feedback-inline", ns)
+        assert value is not None
+        assert value.text in letters
+        assert len(reasons) == len(letters) - 1
+    with pytest.raises(xmlschema.XMLSchemaException):
+        schema.validate(
+            items[0].replace("<qti-value>", "<value>").replace("</qti-value>", "</value>")
+        )
+
+
+def test_each_teacher_gives_only_their_own(ben: ApiClient, stored: dict[str, Any]) -> None:
+    for path in (
+        "sheet/key.pdf",
+        "sheet/key.txt",
+        "preview/key",
+        "set.json",
+        "items.csv",
+        "qti.zip",
+    ):
+        assert ben.call("GET", f"/give/{stored['id']}/{path}").status_code == 404

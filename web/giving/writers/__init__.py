@@ -1,0 +1,1 @@
+"""One sheet, several writers."""

@@ -1,0 +1,86 @@
+"""Doing a job: planned, step after step, finished; resumed where a worker was killed."""
+
+import logging
+from datetime import timedelta
+from typing import Any
+
+from api.failures import Refused
+from django.conf import settings
+from django.contrib.auth.models import User
+from django.db import transaction
+from django.db.models import Q
+from django.utils import timezone
+from procrastinate.contrib.django import app
+from uchuu_core.failures import Failure
+
+from jobs.kinds import KINDS
+from jobs.models import CANCELLED, DONE, FAILED, OPEN, RUNNING, WAITING, Job
+
+log = logging.getLogger(__name__)
+
+
+def begin(*, teacher: User, kind: str, params: dict[str, Any]) -> Job:
+    """Store a job and hand it to a worker."""
+    job = Job.objects.create(teacher=teacher, kind=kind, params=params)
+    hand_over(job)
+    job.refresh_from_db()
+    return job
+
+
+def hand_over(job: Job) -> None:
+    """Give the job to a worker once it is stored; at once where the settings say so."""
+    if settings.JOBS_AT_ONCE:
+        run(str(job.pk))
+        return
+    task = app.configure_task("run_job")
+    transaction.on_commit(lambda: task.defer(identity=str(job.pk)))
+
+
+def cancel(job: Job) -> Job:
+    """Stop the job before its next step; what was done so far is thrown away with it."""
+    Job.objects.filter(pk=job.pk, state__in=OPEN).update(state=CANCELLED, changed=timezone.now())
+    job.refresh_from_db()
+    return job
+
+
+def requeue_left() -> int:
+    """Hand over again what a worker left lying; return how many."""
+    left = list(Job.objects.filter(state__in=OPEN))
+    Job.objects.filter(pk__in=[job.pk for job in left]).update(state=WAITING)
+    for job in left:
+        hand_over(job)
+    return len(left)
+
+
+def run(identity: str) -> None:
+    """Do the job, or what is left of it; nothing where another worker has it or it is over."""
+    quiet = timezone.now() - timedelta(seconds=settings.JOB_SECONDS)
+    is_free = Q(state=WAITING) | Q(state=RUNNING, changed__lt=quiet)
+    mine = Job.objects.filter(is_free, pk=identity)
+    if not mine.update(state=RUNNING, changed=timezone.now()):
+        return
+    job = Job.objects.select_related("teacher").get(pk=identity)
+    kind = KINDS[job.kind]
+    try:
+        if job.steps is None:
+            job.steps = kind.plan(job)
+            job.save(update_fields=["steps", "changed"])
+        while len(job.results) < len(job.steps):
+            if not Job.objects.filter(pk=job.pk, state=RUNNING).exists():
+                return  # cancelled
+            job.results.append(kind.step(job, job.steps[len(job.results)]))
+            job.save(update_fields=["results", "changed"])
+        with transaction.atomic():
+            if Job.objects.select_for_update().get(pk=job.pk).state == RUNNING:
+                job.outcome, job.state = kind.finish(job), DONE
+                job.save(update_fields=["outcome", "state", "changed"])
+    except (Failure, Refused) as reason:
+        _failed(job, reason.message)
+    except Exception:
+        log.exception("job %s of kind %s", job.pk, job.kind)
+        _failed(job, "Something went wrong on our side. Nothing was changed. Try again.")
+
+
+def _failed(job: Job, message: str) -> None:
+    job.state, job.message = FAILED, message
+    job.save(update_fields=["state", "message", "changed"])

@@ -1,0 +1,113 @@
+"""Long work: resumed where it was killed, cancelled between steps, each teacher's own."""
+
+from collections.abc import Iterator
+from datetime import timedelta
+from typing import Any
+
+import pytest
+from api.failures import Refused
+from api.testing import ApiClient
+from django.contrib.auth.models import User
+from django.utils import timezone
+
+from jobs.kinds import KINDS, Kind
+from jobs.models import CANCELLED, DONE, FAILED, RUNNING, Job
+from jobs.running import begin, requeue_left, run
+
+DONE_STEPS: list[int] = []
+
+
+class Killed(BaseException):
+    """As when the worker's process ends in the middle of a step."""
+
+
+def _step(job: Job, number: int) -> int:
+    if number == job.params.get("kill_at") and not job.params.get("killed"):
+        Job.objects.filter(pk=job.pk).update(params={**job.params, "killed": True})
+        raise Killed
+    if number == job.params.get("cancel_at"):
+        Job.objects.filter(pk=job.pk).update(state=CANCELLED)
+    if number == job.params.get("refuse_at"):
+        raise Refused(422, "no", "This cannot be done.")
+    if number == job.params.get("break_at"):
+        raise ZeroDivisionError
+    DONE_STEPS.append(number)
+    return number * number
+
+
+@pytest.fixture(autouse=True)
+def _kind() -> Iterator[None]:
+    DONE_STEPS.clear()
+    KINDS["squares"] = Kind(lambda _: [1, 2, 3, 4], _step, lambda job: {"sum": sum(job.results)})
+    yield
+    del KINDS["squares"]
+
+
+@pytest.fixture
+def teacher(ada: ApiClient) -> User:
+    return User.objects.get(username="ada")
+
+
+def _begun(teacher: User, **params: Any) -> Job:
+    return begin(teacher=teacher, kind="squares", params=params)
+
+
+def test_a_job_is_done_step_by_step(ada: ApiClient, teacher: User) -> None:
+    job = _begun(teacher)
+
+    told = ada.call("GET", f"/jobs/{job.pk}").json()
+    assert (told["state"], told["done"], told["total"]) == ("done", 4, 4)
+    assert told["outcome"] == {"sum": 30}
+    assert ada.call("GET", "/jobs").json() == []
+
+
+def test_a_killed_worker_loses_no_step_and_repeats_none(teacher: User) -> None:
+    with pytest.raises(Killed):
+        _begun(teacher, kill_at=3)
+    job = Job.objects.get()
+    assert (job.state, job.results) == (RUNNING, [1, 4])
+
+    assert requeue_left() == 1
+    job.refresh_from_db()
+
+    assert (job.state, job.outcome) == (DONE, {"sum": 30})
+    assert DONE_STEPS == [1, 2, 3, 4]
+
+
+def test_a_job_that_another_worker_has_is_left_alone_until_it_falls_silent(teacher: User) -> None:
+    job = Job.objects.create(teacher=teacher, kind="squares", state=RUNNING)
+
+    run(str(job.pk))
+    assert DONE_STEPS == []
+    Job.objects.filter(pk=job.pk).update(changed=timezone.now() - timedelta(minutes=5))
+    run(str(job.pk))
+
+    assert DONE_STEPS == [1, 2, 3, 4]
+
+
+def test_a_cancelled_job_stops_before_its_next_step(ada: ApiClient, teacher: User) -> None:
+    job = _begun(teacher, cancel_at=2)
+
+    assert (job.state, DONE_STEPS) == (CANCELLED, [1, 2])
+    waiting = Job.objects.create(teacher=teacher, kind="squares")
+    assert ada.call("POST", f"/jobs/{waiting.pk}/cancel").json()["state"] == "cancelled"
+    run(str(waiting.pk))
+    assert DONE_STEPS == [1, 2]
+
+
+@pytest.mark.parametrize(
+    ("how", "says"), [("refuse_at", "cannot be done"), ("break_at", "our side")]
+)
+def test_a_failure_is_said(ada: ApiClient, teacher: User, how: str, says: str) -> None:
+    job = _begun(teacher, **{how: 2})
+
+    told = ada.call("GET", f"/jobs/{job.pk}").json()
+    assert told["state"] == FAILED
+    assert says in told["message"]
+
+
+def test_each_teacher_sees_only_their_own(ben: ApiClient, teacher: User) -> None:
+    job = _begun(teacher)
+
+    assert ben.call("GET", f"/jobs/{job.pk}").status_code == 404
+    assert ben.call("POST", f"/jobs/{job.pk}/cancel").status_code == 404

@@ -1,0 +1,66 @@
+"""Proofing a key: begun, done item by item as a job, its report stored."""
+
+from typing import Any
+
+from algebra import known, pool
+from django.contrib.auth.models import User
+from django.db import transaction
+from errors.queries import for_core as own_errors
+from house.queries import rules_of
+from jobs.models import Job
+from jobs.running import begin
+from uchuu_core import repeats
+from uchuu_core.failures import Failure
+
+from proofs.models import Proof
+
+
+@transaction.atomic
+def begin_proof(*, teacher: User, title: str, text: str) -> Proof:
+    """Store the text and begin to proof it.
+
+    Raises:
+        Failure: the text passes the core's bounds.
+    """
+    pool.run("key-items", {"text": text})
+    stored = Proof.objects.create(teacher=teacher, title=title, text=text)
+    stored.job = begin(teacher=teacher, kind="proof", params={"proof": str(stored.pk)})
+    stored.save(update_fields=["job"])
+    stored.refresh_from_db()
+    return stored
+
+
+def plan(job: Job) -> list[Any]:
+    """Return the items of the key, one a step."""
+    text = Proof.objects.get(pk=job.params["proof"]).text
+    items: list[Any] = pool.run("key-items", {"text": text})["items"]
+    return items
+
+
+def one_item(job: Job, item: dict[str, Any]) -> dict[str, Any]:
+    """Proof one item; one that takes too long says so and does not stop the rest."""
+    rules = rules_of(job.teacher).for_core()
+    question = {"task": "simplify", "given": "", "house": rules, "own": own_errors(job.teacher)}
+    try:
+        return known.ask("proof-item", {**question, "item": item})
+    except Failure as failure:
+        bare = {"number": item["number"], "at": item["at"], "task": item["task"]}
+        lines = [{"text": text, "latex": None, "verdict": "unread"} for text in item["lines"]]
+        return {
+            **bare,
+            "given": item["given"],
+            "lines": lines,
+            "notes": item["notes"],
+            "status": "undecided",
+            "message": failure.message,
+        }
+
+
+def store(job: Job) -> dict[str, Any]:
+    """Store the report."""
+    givens = [item["given"] for item in job.results]
+    report = [
+        {**item, "repeats": other} for item, other in zip(job.results, repeats(givens), strict=True)
+    ]
+    Proof.objects.filter(pk=job.params["proof"]).update(report=report, accepted=[])
+    return {"proof": job.params["proof"]}

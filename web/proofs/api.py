@@ -1,0 +1,197 @@
+"""Endpoints of proofed keys."""
+
+from datetime import datetime
+from typing import Any, Literal
+from uuid import UUID
+
+from api.auth import teacher_of
+from api.failures import FailureRecord, Refused
+from django.db.models import QuerySet
+from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
+from exchange.api import BroughtOut, content_of
+from exchange.reading import text_of
+from jobs.api import JobOut
+from ninja import Field, File, Router, Schema, Status, UploadedFile
+
+from proofs.actions.correct import accept, as_set, corrected_text
+from proofs.actions.proof_key import begin_proof
+from proofs.models import Proof
+
+router = Router()
+_REFUSALS = {401: FailureRecord, 404: FailureRecord, 413: FailureRecord, 422: FailureRecord}
+
+
+class KeyIn(Schema):
+    """A key as text."""
+
+    title: str = Field(default="", max_length=200)
+    text: str = Field(max_length=200_000)
+
+
+class KeyLine(Schema):
+    """A line under an item, with its verdict ("unread" where it was not judged)."""
+
+    text: str
+    latex: str | None
+    verdict: str
+
+
+class Option(Schema):
+    """A choice; ``right`` is None where it is not decided."""
+
+    letter: str
+    text: str
+    right: bool | None
+    name: str | None = None
+    error: str | None = None
+    failure: FailureRecord | None = None
+
+
+class Repeats(Schema):
+    """The earlier item (from 0) that an item repeats: the same, or the same structure."""
+
+    of: int
+    how: Literal["same", "structure"]
+
+
+class ProofItem(Schema):
+    """What is known of one item of a key."""
+
+    number: str
+    at: int
+    task: str | None
+    given: str
+    latex: str | None = None
+    lines: list[KeyLine] = []
+    options: list[Option] = []
+    faults: list[str] = []
+    notes: list[str] = []
+    status: Literal["holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer"]
+    line: int | None = None
+    error: str | None = None
+    name: str | None = None
+    says: str | None = None
+    counter: str | None = None
+    instead: str | None = None
+    message: str | None = None
+    answer: str | None = None
+    unmet: list[str] = []
+    missing: list[str] = []
+    extra: list[str] = []
+    correction: list[str] | None = None
+    repeats: Repeats | None = None
+
+
+class ProofRow(Schema):
+    """A proofed key in the list."""
+
+    id: UUID
+    title: str
+    created: datetime
+    items: int
+    faulty: int
+
+    @staticmethod
+    def resolve_items(proof: Proof) -> int:
+        """Count the items."""
+        return len(proof.report)
+
+    @staticmethod
+    def resolve_faulty(proof: Proof) -> int:
+        """Count the items that do not simply hold."""
+        return sum(item["status"] != "holds" for item in proof.report)
+
+
+class ProofOut(Schema):
+    """A proofed key: its text, the report, the accepted corrections (places from 0), its job."""
+
+    id: UUID
+    title: str
+    text: str
+    report: list[ProofItem]
+    accepted: list[int]
+    job: JobOut | None
+
+
+class AcceptedIn(Schema):
+    """The places (from 0) of the corrections that are accepted."""
+
+    places: list[int] = Field(max_length=200)
+
+
+@router.get("", response=list[ProofRow])
+def listed(request: HttpRequest) -> QuerySet[Proof]:
+    """Return the proofed keys, newest first."""
+    return Proof.objects.filter(teacher=teacher_of(request), deleted=None)
+
+
+@router.post("", response={201: ProofOut, **_REFUSALS})
+def begin(request: HttpRequest, body: KeyIn) -> Status[Proof]:
+    """Begin to proof a key that was pasted."""
+    stored = begin_proof(teacher=teacher_of(request), title=body.title, text=body.text)
+    return Status(201, stored)
+
+
+@router.post("/file", response={201: ProofOut, **_REFUSALS})
+def begin_with_file(request: HttpRequest, file: File[UploadedFile]) -> Status[Proof]:
+    """Begin to proof a key from a file: text, LaTeX, a table, or a set in our format."""
+    name, content = content_of(file)
+    text = text_of(name, content)
+    title = name.rsplit(".", 1)[0][:200]
+    return Status(201, begin_proof(teacher=teacher_of(request), title=title, text=text))
+
+
+@router.get("/{identity}", response={200: ProofOut, **_REFUSALS})
+def one(request: HttpRequest, identity: UUID) -> Proof:
+    """Return one proofed key."""
+    return _of(request, identity)
+
+
+@router.put("/{identity}/accepted", response={200: ProofOut, **_REFUSALS})
+def accepted(request: HttpRequest, identity: UUID, body: AcceptedIn) -> Proof:
+    """Keep which corrections are accepted."""
+    return accept(stored=_of(request, identity), places=body.places)
+
+
+@router.get("/{identity}/key.txt")
+def as_text(request: HttpRequest, identity: UUID) -> HttpResponse:
+    """Return the key as text, accepted corrections in place."""
+    text = corrected_text(_of(request, identity))
+    headers = {"Content-Disposition": 'attachment; filename="key.txt"'}
+    return HttpResponse(text, content_type="text/plain; charset=utf-8", headers=headers)
+
+
+@router.post("/{identity}/set", response={201: BroughtOut, **_REFUSALS})
+def to_set(request: HttpRequest, identity: UUID) -> Status[Any]:
+    """Make a set of the key as it is now."""
+    return Status(201, as_set(teacher=teacher_of(request), stored=_of(request, identity)))
+
+
+@router.delete("/{identity}", response={204: None, **_REFUSALS})
+def remove(request: HttpRequest, identity: UUID) -> Status[None]:
+    """Put a proofed key aside."""
+    _put_aside(_of(request, identity), aside=True)
+    return Status(204, None)
+
+
+@router.post("/{identity}/restore", response={200: ProofOut, **_REFUSALS})
+def restore(request: HttpRequest, identity: UUID) -> Proof:
+    """Bring a proofed key back."""
+    return _put_aside(_of(request, identity, deleted=True), aside=False)
+
+
+def _put_aside(stored: Proof, *, aside: bool) -> Proof:
+    stored.deleted = timezone.now() if aside else None
+    stored.save(update_fields=["deleted"])
+    return stored
+
+
+def _of(request: HttpRequest, identity: UUID, *, deleted: bool = False) -> Proof:
+    stored = Proof.objects.filter(
+        teacher=teacher_of(request), pk=identity, deleted__isnull=not deleted
+    ).select_related("job")
+    found = stored.first()
+    if found is None:
+        raise Refused(404, "not-found", "This key is not there (any more).")
+    return found

@@ -1,0 +1,61 @@
+"""Putting new problems into a set: each becomes an example of the teacher's own."""
+
+from typing import Any
+
+from api.failures import Refused
+from django.contrib.auth.models import User
+from django.db import transaction
+from examples.actions.save_example import create_example
+from examples.schemas import ExampleIn
+
+from sets.models import ProblemSet, SetItem
+from sets.queries import one_of
+from sets.schemas import MOST_ITEMS
+
+
+@transaction.atomic
+def add_problems(
+    *,
+    teacher: User,
+    stored: ProblemSet,
+    problems: list[dict[str, Any]],
+    after: int | None = None,
+) -> ProblemSet:
+    """Store the problems and put them behind item *after* (0-based; None: at the end).
+
+    Each is a record of ``ExampleIn``'s fields, with ``marks``, ``minutes`` and ``instruction`` where it
+    has them.
+
+    Raises:
+        Refused: 422 when the set would hold more than ``MOST_ITEMS``.
+    """
+    stored = ProblemSet.objects.select_for_update().get(pk=stored.pk)
+    items = list(stored.items.all())
+    if len(items) + len(problems) > MOST_ITEMS:
+        raise Refused(422, "too-many", f"A set holds at most {MOST_ITEMS} problems.")
+    place = len(items) if after is None else min(after + 1, len(items))
+    new = []
+    for problem in problems:
+        content = ExampleIn(**{k: v for k, v in problem.items() if k in ExampleIn.model_fields})
+        example = create_example(teacher=teacher, content=content)
+        extra = {k: problem[k] for k in ("marks", "minutes", "instruction") if problem.get(k)}
+        new.append(SetItem(set=stored, example=example, position=0, **extra))
+    kept = [
+        SetItem(
+            set=stored,
+            example_id=item.example_id,
+            position=0,
+            marks=item.marks,
+            minutes=item.minutes,
+            instruction=item.instruction,
+        )
+        for item in items
+    ]
+    ordered = [*kept[:place], *new, *kept[place:]]
+    stored.items.all().delete()
+    for position, item in enumerate(ordered):
+        item.position = position
+    SetItem.objects.bulk_create(ordered)
+    stored.version += 1
+    stored.save()
+    return one_of(teacher, stored.pk)
