@@ -5,13 +5,15 @@ from uuid import UUID
 from api.auth import teacher_of
 from api.failures import FailureRecord
 from django.http import HttpRequest
-from ninja import File, Router, Schema, Status, UploadedFile
+from ninja import Field, File, Router, Schema, Status, UploadedFile
+from sets.actions.add_problems import add_problems
+from sets.actions.make_problems import MadeProblems
 from sets.problems import with_facts
 from sets.queries import one_of
-from sets.schemas import SetOut
+from sets.schemas import Made, SetOut
 
 from exchange.actions.bring_in import BroughtIn, bring_in, take_back
-from exchange.reading import MOST_BYTES, brought_in, refuse
+from exchange.reading import MOST_BYTES, brought_in, of_list, refuse
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 404: FailureRecord, 422: FailureRecord}
@@ -24,6 +26,12 @@ class RowOut(Schema):
     taken: bool
     says: str
     given: str
+
+
+class TypedIn(Schema):
+    """Problems as somebody types them."""
+
+    text: str = Field(max_length=100_000)
 
 
 class BroughtOut(Schema):
@@ -51,6 +59,19 @@ def bring(request: HttpRequest, file: File[UploadedFile]) -> Status[BroughtIn]:
     made = bring_in(teacher=teacher_of(request), found=brought_in(*content_of(file)))
     with_facts(made.set)
     return Status(201, made)
+
+
+@router.post("/typed/{identity}", response={200: Made, **_REFUSALS})
+def typed(request: HttpRequest, identity: UUID, body: TypedIn) -> MadeProblems:
+    """Put problems that were typed as a list at the end of a set; lines under a number go with it."""
+    teacher = teacher_of(request)
+    found = of_list(body.text)
+    stored = add_problems(
+        teacher=teacher, stored=one_of(teacher, identity), problems=found.problems
+    )
+    with_facts(stored)
+    notes = [f"{row.at}: {row.says}" for row in found.rows if row.says != "taken"]
+    return MadeProblems(stored, len(found.problems), notes)
 
 
 @router.delete("/set/{identity}", response={204: None, **_REFUSALS})

@@ -6,6 +6,7 @@ A file is bounded and looked at before it is opened. What is taken and what is n
 import csv
 import io
 import json
+import re
 import zipfile
 from dataclasses import dataclass, field
 from functools import lru_cache
@@ -161,6 +162,28 @@ def of_text(text: str, title: str = "") -> Brought:
         problem = {"task": item["task"], "given": item["given"], "lines": item["lines"]}
         _take(found, item["at"], problem)
     return found
+
+
+def of_list(text: str) -> Brought:
+    """Return problems typed one a line, or as a numbered list.
+
+    Raises:
+        Refused: there is none.
+    """
+    lines = text.splitlines()
+    if not any(line.lstrip()[:1].isdigit() and _NUMBER.match(line) for line in lines):
+        count = 0
+        for place, line in enumerate(lines):
+            if line.strip() and not _HEADING.match(line):
+                count += 1
+                lines[place] = f"{count}. {line.strip()}"
+            elif line.strip():
+                lines[place] = f"\n{line}"
+    return of_text("\n".join(lines))
+
+
+_NUMBER = re.compile(r"\s*\d{1,3}\s*[.):]\s")
+_HEADING = re.compile(r"\s*[A-Za-z ]+[.:]\s*$")
 
 
 def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:

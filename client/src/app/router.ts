@@ -43,10 +43,17 @@ export const router = createRouter({
       component: () => import('@/places/sets/SetPlace.vue'),
     },
     {
-      path: '/sets/:id/print/:what(handout|short|key)',
+      path: '/sets/:id/print/:what(handout|short|key|mistakes|choices|slides)',
       name: 'sheet',
       props: true,
-      component: () => import('@/places/sets/SheetPlace.vue'),
+      component: () => import('@/places/give/GivePlace.vue'),
+    },
+    { path: '/proofs', name: 'proofs', component: () => import('@/places/proofs/ProofsPlace.vue') },
+    {
+      path: '/proofs/:id',
+      name: 'proof',
+      props: true,
+      component: () => import('@/places/proofs/ProofPlace.vue'),
     },
     {
       path: '/examples/:id/exercise',

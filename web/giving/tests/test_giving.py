@@ -10,7 +10,7 @@ from typing import Any
 import pytest
 import xmlschema
 from api.testing import ApiClient
-from defusedxml.ElementTree import fromstring
+from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
 
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
 KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")

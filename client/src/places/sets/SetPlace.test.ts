@@ -12,27 +12,49 @@ afterEach(() => {
 const givens = ['x=1', '2y=4', '3z=9', 'a(b+c)=d-e+f']
 const scores: Record<string, number> = { 'x=1': 1, '2y=4': 2, '3z=9': 2.5, 'a(b+c)=d-e+f': 12 }
 
-function server({ path, body }: Asked) {
-  const given = String(body['given'])
-  if (path.endsWith('/work')) {
-    const reads = { text: given, latex: given, sides: {}, spoken: given }
-    const difficulty = { score: scores[given], reasons: ['3 moves'] }
-    return { body: { reads, lines: [], answer: `answer of ${given}`, difficulty } }
+const job = { id: 'j', kind: 'versions', total: 8, message: '', outcome: null }
+const item = (text: string) => ({
+  example: { id: text, title: `about ${text}`, task: 'solve', given: text, lines: [] },
+  instruction: '',
+  marks: 2,
+  minutes: 3,
+  facts: facts(text),
+})
+
+function facts(given: string) {
+  const slip = { error: 'e', name: 'Shared slip', after: 0, wrong: '', ends_in: null }
+  return {
+    reads: { text: given, latex: given, sides: {}, spoken: given },
+    answer: 'a',
+    answer_latex: `answer\\ of\\ ${given}`,
+    difficulty: { score: scores[given], reasons: ['3 moves'] },
+    reveals: [slip],
+    hides: given === 'x=1' ? [{ ...slip, error: 'h', name: 'Hidden slip' }] : [],
+    same: given,
+    structure: given.length === 4 ? 'like' : given,
+    skills: ['divide-both-sides'],
   }
-  if (path.endsWith('/screen')) {
-    const reveals = [{ error: 'e', name: 'Shared slip', after: 0, wrong: '', ends_in: null }]
-    const hides = given === 'x=1' ? [{ ...reveals[0], name: 'Hidden slip' }] : []
-    return { body: { reveals, hides } }
+}
+
+function server({ path, method }: Asked) {
+  if (path.endsWith('/twins')) {
+    const items = [...givens, '4w=8'].map(item)
+    const set = { id: 's', title: 'Sheet', instruction: '', version: 2, form: '', house: {}, items }
+    return { body: { set, added: 1, refused: ['No room for more.'] } }
+  }
+  if (path.endsWith('/versions')) return { body: { ...job, state: 'waiting', done: 0 } }
+  if (path.includes('/jobs/')) {
+    const outcome = { sets: ['b', 'c'], without_twin: 1 }
+    return {
+      body: method === 'POST' ? { ...job, state: 'cancelled' } : { ...job, state: 'done', outcome },
+    }
   }
   if (path.endsWith('/examples')) {
     return { body: [{ id: 'new', title: 'Newcomer', task: 'solve', given: '5x=5', line_count: 0 }] }
   }
-  const items = givens.map((text) => ({
-    example: { id: text, title: `about ${text}`, task: 'solve', given: text, lines: [] },
-    marks: 2,
-    minutes: 3,
-  }))
-  return { body: { id: 's', title: 'Sheet', instruction: '', version: 1, items } }
+  const items = givens.map(item)
+  const set = { id: 's', title: 'Sheet', instruction: '', version: 1, form: '', house: {}, items }
+  return { body: set }
 }
 
 async function opened() {
@@ -55,10 +77,12 @@ test('a chosen problem tells why it is hard, what it reveals and what it hides',
   const place = await opened()
   await place.findAll('.problem')[0]?.trigger('click')
   const side = place.find('.side').text()
-  expect(side).toContain('answer of x=1')
+  expect(place.find('.side').html()).toContain('answer\\ of\\ x=1')
   expect(side).toContain('3 moves')
   expect(side).toContain('Hidden slip')
-  expect(place.find('.covers').text()).toContain(words.sets.times(4))
+  const [shared, hidden] = place.findAll('.coverage tbody tr').map((row) => row.text())
+  expect(shared).toContain('4')
+  expect(hidden).toContain(words.sets.gap)
 })
 
 test('arrows choose, Alt and arrows move, Delete takes out', async () => {
@@ -70,4 +94,30 @@ test('arrows choose, Alt and arrows move, Delete takes out', async () => {
   expect(first().slice(0, 2)).toEqual(['2y=4', ' x=1'])
   await place.findAll('.problem')[1]?.trigger('keydown', { key: 'Delete' })
   expect(place.findAll('.problem')).toHaveLength(3)
+})
+
+test('twins are put behind their problem; why there are not more is said', async () => {
+  const place = await opened()
+  await place.findAll('.problem')[0]?.trigger('click')
+  window.dispatchEvent(new KeyboardEvent('keydown', { key: 't', altKey: true, code: 'KeyT' }))
+  await flushPromises()
+
+  expect(place.findAll('.problem')).toHaveLength(5)
+  expect(place.text()).toContain(`${words.sets.made(1)} No room for more.`)
+})
+
+test('parallel versions are made in the background and told of when they are there', async () => {
+  vi.useFakeTimers()
+  const place = await opened()
+  const button = place.findAll('button').find((one) => one.text() === words.sets.versions)
+  await button?.trigger('click')
+  await vi.advanceTimersByTimeAsync(20)
+  expect(place.find('.job').text()).toContain(words.jobs.running(0, 8))
+
+  await vi.advanceTimersByTimeAsync(900)
+  vi.useRealTimers()
+
+  expect(place.find('.job').exists()).toBe(false)
+  expect(place.text()).toContain(words.sets.versionsMade(2))
+  expect(place.text()).toContain(words.sets.withoutTwin(1))
 })

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 /** A set as a climb: its problems in order, each at its difficulty, with what it reveals. */
 import { computed, nextTick, ref } from 'vue'
-import { api, result, type Schemas } from '@/api/client'
+import { useRouter } from 'vue-router'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import JobProgress from '@/jobs/JobProgress.vue'
+import { useJob } from '@/jobs/useJob'
 import { readable } from '@/shared/logic/readable'
 import { useKeys } from '@/shared/composables/useKeys'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
+import AddProblems from './AddProblems.vue'
+import CoverageTable from './CoverageTable.vue'
+import ItemDetails from './ItemDetails.vue'
 import { useSet } from './useSet'
 
 const props = defineProps<{
@@ -13,39 +19,39 @@ const props = defineProps<{
   id: string
 }>()
 
+const router = useRouter()
 const set = useSet(() => props.id)
-const { title, instruction, items, known, steps, refusal, state } = set
+const { title, instruction, house, form, items, facts, steps, refusal, state } = set
 const chosen = ref<number | null>(null)
 const adding = ref(false)
-const wanted = ref('')
-const examples = ref<Schemas['ExampleRow'][]>([])
+const busy = ref(false)
+const says = ref('')
 const rows = ref<HTMLElement[]>([])
+const dragged = ref<number | null>(null)
+const begun = ref<Schemas['JobOut'] | null>(null)
+const {
+  job,
+  refusal: jobRefusal,
+  cancel,
+  isOpen,
+} = useJob(
+  () => begun.value,
+  ({ outcome }) => {
+    const made = outcome as { sets: string[]; without_twin: number }
+    says.value = words.sets.versionsMade(made.sets.length)
+    if (made.without_twin) says.value += ` ${words.sets.withoutTwin(made.without_twin)}`
+    void set.load()
+  },
+)
 
 const hardest = computed(() => Math.max(1, ...steps.value.map((step) => step.score ?? 0)))
-const knowledge = computed(() => {
-  const item = chosen.value === null ? undefined : items.value[chosen.value]
-  return item ? known.value[item.example.id] : undefined
-})
+const picked = computed(() => (chosen.value === null ? undefined : items.value[chosen.value]))
 const totals = computed(() =>
   words.sets.total(
-    items.value.reduce((sum, item) => sum + (item.marks ?? 0), 0),
-    items.value.reduce((sum, item) => sum + (item.minutes ?? 0), 0),
+    items.value.reduce((sum, item) => sum + (item.marks || 0), 0),
+    items.value.reduce((sum, item) => sum + (item.minutes || 0), 0),
   ),
 )
-const covered = computed(() => {
-  const counts = new Map<string, number>()
-  for (const { example } of items.value)
-    for (const error of known.value[example.id]?.screened?.reveals ?? [])
-      counts.set(error.name, (counts.get(error.name) ?? 0) + 1)
-  return [...counts].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
-})
-const offered = computed(() => {
-  const inSet = new Set(items.value.map((item) => item.example.id))
-  const text = wanted.value.toLowerCase()
-  return examples.value.filter(
-    (row) => !inSet.has(row.id) && `${row.title} ${row.given}`.toLowerCase().includes(text),
-  )
-})
 
 /** Where on the climb a problem stands, in per cent of its width. */
 function across(index: number): number {
@@ -60,15 +66,28 @@ const path = computed(() =>
     .join(' '),
 )
 
-async function openAdding(): Promise<void> {
-  adding.value = true
-  examples.value = await result(api.GET('/api/examples'))
+async function tried(action: () => Promise<void>): Promise<void> {
+  busy.value = true
+  try {
+    await action()
+  } catch (reason) {
+    if (!(reason instanceof Refusal)) throw reason
+    says.value = ''
+    refusal.value = reason.message
+  } finally {
+    busy.value = false
+  }
 }
 
 function moveChosen(by: number): void {
   if (chosen.value === null) return
   chosen.value = set.move(chosen.value, by)
   void nextTick(() => rows.value[chosen.value ?? 0]?.focus())
+}
+
+function dropOn(index: number): void {
+  if (dragged.value !== null) chosen.value = set.move(dragged.value, index - dragged.value)
+  dragged.value = null
 }
 
 function choose(index: number): void {
@@ -82,9 +101,55 @@ function remove(index: number): void {
   chosen.value = null
 }
 
+const at = computed(() => ({ params: { path: { identity: props.id } } }))
+
+function more(count: number, climbs: boolean): Promise<void> {
+  return tried(async () => {
+    const example = picked.value?.example.id
+    if (!example) return
+    const body = { example, count, climbs, seed: Math.floor(Math.random() * 1e6) }
+    const made = await set.changedBy(() =>
+      result(api.POST('/api/sets/{identity}/twins', { ...at.value, body })),
+    )
+    says.value = [words.sets.made(made.added), ...made.refused].join(' ')
+  })
+}
+
+/** Problems that are typed, or made to order, at the end of the set. */
+async function make(
+  body: { text: string } | Schemas['FamilyIn'],
+): Promise<{ added: number; refused: string[] }> {
+  if ('family' in body) {
+    return set.changedBy(() =>
+      result(api.POST('/api/sets/{identity}/family', { ...at.value, body })),
+    )
+  }
+  return set.changedBy(() =>
+    result(api.POST('/api/exchange/typed/{identity}', { ...at.value, body })),
+  )
+}
+
+function versions(): Promise<void> {
+  return tried(async () => {
+    await set.save()
+    const body = { count: 2, seed: Math.floor(Math.random() * 1e6) }
+    begun.value = await result(api.POST('/api/sets/{identity}/versions', { ...at.value, body }))
+  })
+}
+
+function copy(): Promise<void> {
+  return tried(async () => {
+    await set.save()
+    const made = await result(api.POST('/api/sets/{identity}/copy', at.value))
+    says.value = words.sets.copied
+    await router.push({ name: 'set', params: { id: made.id } })
+  })
+}
+
 useKeys({
   'Alt+ArrowUp': () => moveChosen(-1),
   'Alt+ArrowDown': () => moveChosen(1),
+  'Alt+T': () => void more(1, false),
 })
 </script>
 
@@ -98,18 +163,24 @@ useKeys({
         :aria-label="words.sets.titleLabel"
         :placeholder="words.sets.untitled"
       />
-      <span class="quiet" role="status">{{ words.save[state] }} · {{ totals }}</span>
+      <span class="quiet" role="status">
+        <template v-if="form">{{ words.sets.form(form) }} · </template>{{ words.save[state] }} ·
+        {{ totals }}
+      </span>
       <span class="gap" />
       <el-button :disabled="items.length < 2" @click="set.climb">{{ words.sets.climb }}</el-button>
-      <router-link
-        v-for="what in ['handout', 'short', 'key'] as const"
-        :key="what"
-        class="as-button"
-        :to="{ name: 'sheet', params: { id, what } }"
+      <el-button
+        :disabled="!items.length || busy || isOpen"
+        :title="words.sets.versionsSays(2)"
+        @click="versions"
       >
-        {{ words.sets[what] }}
+        {{ words.sets.versions }}
+      </el-button>
+      <el-button :disabled="busy" @click="copy">{{ words.sets.copy }}</el-button>
+      <router-link class="as-button" :to="{ name: 'sheet', params: { id, what: 'handout' } }">
+        {{ words.sets.give }}
       </router-link>
-      <el-button type="primary" @click="openAdding">{{ words.sets.add }}</el-button>
+      <el-button type="primary" @click="adding = true">{{ words.sets.add }}</el-button>
     </header>
     <div class="sheet">
       <p v-if="refusal" role="alert" class="warm">
@@ -118,6 +189,13 @@ useKeys({
           {{ state === 'conflict' ? words.save.theirs : words.show.again }}
         </el-button>
       </p>
+      <JobProgress
+        v-if="job && job.state !== 'done'"
+        :job="job"
+        :refusal="jobRefusal"
+        @cancel="cancel"
+      />
+      <p v-if="says" role="status">{{ says }}</p>
       <label class="instruction">
         {{ words.sets.instruction }}
         <input
@@ -127,6 +205,26 @@ useKeys({
           :placeholder="words.sets.instructionHint"
         />
       </label>
+      <details class="rules">
+        <summary>{{ words.sets.house }}</summary>
+        <label>
+          {{ words.sets.density }}
+          <select
+            :value="house.density ?? ''"
+            @change="
+              house = {
+                ...house,
+                density: (($event.target as HTMLSelectElement).value || null) as 'key',
+              }
+            "
+          >
+            <option v-for="(name, key) in words.sets.densities" :key="key" :value="key">
+              {{ name }}
+            </option>
+          </select>
+        </label>
+        <span class="quiet"> {{ words.sets.houseSays }}</span>
+      </details>
       <p v-if="!items.length" class="empty">{{ words.sets.empty }}</p>
       <div v-else class="climb">
         <ol>
@@ -136,9 +234,13 @@ useKeys({
               class="problem"
               role="button"
               tabindex="0"
+              draggable="true"
               :aria-pressed="chosen === index"
               @click="chosen = index"
               @focus="chosen = index"
+              @dragstart="dragged = index"
+              @dragover.prevent
+              @drop.prevent="dropOn(index)"
               @keydown.up.exact.prevent="choose(index - 1)"
               @keydown.down.exact.prevent="choose(index + 1)"
               @keydown.delete.prevent="remove(index)"
@@ -146,33 +248,26 @@ useKeys({
               <span class="number">{{ index + 1 }}</span>
               <span class="given">
                 <MathText
-                  v-if="known[item.example.id]?.worked"
-                  :latex="known[item.example.id]?.worked?.reads.latex ?? ''"
-                  :spoken="known[item.example.id]?.worked?.reads.spoken"
+                  v-if="facts[item.example.id]?.reads"
+                  :latex="facts[item.example.id]?.reads?.latex ?? ''"
+                  :spoken="facts[item.example.id]?.reads?.spoken"
                 />
                 <code v-else>{{ readable(item.example.given ?? '') }}</code>
-                <small>{{ words.tasks[item.example.task] }} · {{ item.example.title }}</small>
+                <small>
+                  {{ item.instruction || words.tasks[item.example.task] }} ·
+                  {{ item.example.title }}
+                </small>
               </span>
             </div>
             <span class="counts">
-              <label>
-                <span class="unseen">{{ words.sets.marks }}</span>
+              <label v-for="name in ['marks', 'minutes'] as const" :key="name">
+                <span class="unseen">{{ words.sets[name] }}</span>
                 <input
-                  v-model.number="item.marks"
+                  v-model.number="item[name]"
                   type="number"
                   min="0"
-                  max="100"
-                  :title="words.sets.marks"
-                />
-              </label>
-              <label>
-                <span class="unseen">{{ words.sets.minutes }}</span>
-                <input
-                  v-model.number="item.minutes"
-                  type="number"
-                  min="0"
-                  max="600"
-                  :title="words.sets.minutes"
+                  :max="name === 'marks' ? 100 : 600"
+                  :title="words.sets[name]"
                 />
               </label>
             </span>
@@ -189,10 +284,16 @@ useKeys({
                 :style="{ left: `${across(index)}%` }"
                 :data-right="across(index) > 55"
               >
-                <template v-if="steps[index]?.score === null">{{ words.sets.unknown }}</template>
+                <template v-if="facts[item.example.id] && steps[index]?.score === null">
+                  {{ words.sets.unknown }}
+                </template>
                 <b v-else-if="set.jumps.value.includes(index)">{{ words.sets.jump }}</b>
-                <template v-if="set.repeats.value[index] !== null">
-                  {{ words.sets.repeats((set.repeats.value[index] ?? 0) + 1) }}
+                <template v-if="set.repeats.value[index]">
+                  {{
+                    (set.repeats.value[index]?.how === 'same'
+                      ? words.sets.same
+                      : words.sets.repeats)((set.repeats.value[index]?.of ?? 0) + 1)
+                  }}
                 </template>
               </span>
             </span>
@@ -212,69 +313,29 @@ useKeys({
         <span class="columns">{{ words.sets.marks }} · {{ words.sets.minutes }}</span>
         <span>{{ words.sets.harder }}</span>
       </p>
+      <CoverageTable v-if="items.length" :facts="items.map((item) => facts[item.example.id])" />
     </div>
-    <aside class="side">
-      <template v-if="chosen !== null && items[chosen]">
-        <h2>{{ words.sets.chosen(chosen + 1) }}</h2>
-        <p v-if="knowledge?.refused" class="quiet">{{ knowledge.refused }}</p>
-        <dl v-if="knowledge?.worked">
-          <dt>{{ words.sets.answer }}</dt>
-          <dd>{{ readable(knowledge.worked.answer) }}</dd>
-          <dt>{{ words.sets.reasons }}</dt>
-          <dd>
-            <b>{{ knowledge.worked.difficulty.score }}</b>
-            {{ knowledge.worked.difficulty.reasons.join(', ') }}
-          </dd>
-          <template v-if="knowledge.screened?.reveals.length">
-            <dt>{{ words.sets.reveals }}</dt>
-            <dd v-for="error in knowledge.screened.reveals" :key="error.error">{{ error.name }}</dd>
-          </template>
-          <template v-if="knowledge.screened?.hides.length">
-            <dt class="warm">{{ words.sets.hides }}</dt>
-            <dd v-for="error in knowledge.screened.hides" :key="error.error">{{ error.name }}</dd>
-          </template>
-        </dl>
-        <p class="actions">
-          <el-button :disabled="!chosen" @click="moveChosen(-1)">{{ words.sets.up }}</el-button>
-          <el-button :disabled="chosen === items.length - 1" @click="moveChosen(1)">
-            {{ words.sets.down }}
-          </el-button>
-          <el-button @click="remove(chosen)">{{ words.sets.remove }}</el-button>
-          <router-link :to="{ name: 'bench', params: { id: items[chosen]?.example.id } }">
-            {{ words.rail.bench }}
-          </router-link>
-        </p>
-      </template>
-      <p v-else class="quiet">{{ words.sets.chooseSays }}</p>
-      <section class="covers">
-        <h2>{{ words.sets.covers }}</h2>
-        <p v-if="!covered.length" class="quiet">{{ words.sets.coversNone }}</p>
-        <ul>
-          <li v-for="[name, count] in covered" :key="name">
-            {{ name }} <span class="quiet">{{ words.sets.times(count) }}</span>
-          </li>
-        </ul>
-      </section>
-    </aside>
-    <el-dialog v-model="adding" :title="words.sets.addTitle" width="44rem">
-      <input
-        v-model="wanted"
-        class="typed"
-        type="search"
-        :placeholder="words.examples.filter"
-        :aria-label="words.examples.filter"
+    <aside class="side" :aria-label="words.sets.details">
+      <ItemDetails
+        v-if="picked && chosen !== null"
+        v-model:instruction="picked.instruction"
+        :number="chosen + 1"
+        :count="items.length"
+        :example="picked.example.id"
+        :facts="facts[picked.example.id]"
+        :busy="busy"
+        @move="moveChosen"
+        @remove="remove(chosen)"
+        @more="more"
       />
-      <p v-if="!offered.length" class="quiet">{{ words.sets.addNone }}</p>
-      <ul class="offered">
-        <li v-for="row in offered" :key="row.id">
-          <button type="button" @click="set.add(row.id)">
-            <b>{{ row.title || words.bench.untitled }}</b>
-            <span class="quiet">{{ words.tasks[row.task] }}</span>
-            <span>{{ readable(row.given) }}</span>
-          </button>
-        </li>
-      </ul>
-    </el-dialog>
+      <p v-else class="quiet">{{ words.sets.chooseSays }}</p>
+    </aside>
+    <AddProblems
+      v-model="adding"
+      :in-set="items.map((item) => item.example.id)"
+      :make="make"
+      @add="set.add"
+    />
   </main>
 </template>
 

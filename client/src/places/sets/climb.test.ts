@@ -1,26 +1,50 @@
-import { describe, expect, it } from 'vitest'
-import { climbing, jumps, repeats, shapeOf } from './climb'
+import { expect, test } from 'vitest'
+import { climbing, jumps, repeats } from './climb'
+import { errorsCovered, skillsCovered } from './coverage'
+import type { Schemas } from '@/api/client'
 
 const steps = (...scores: (number | null)[]) =>
-  scores.map((score) => ({ score, shape: `${score}` }))
+  scores.map((score) => ({ score, same: '', structure: '' }))
 
-describe('the climb of a set', () => {
-  it('names a jump where it rises too far at once, and nothing else', () => {
-    expect(jumps(steps(2, 4, 6, 20, 21))).toEqual([3])
-    expect(jumps(steps(2, 4, 6, 8))).toEqual([])
-    expect(jumps(steps(20, 2, 19))).toEqual([])
-    expect(jumps(steps(null, 3))).toEqual([])
-    expect(jumps([])).toEqual([])
-  })
+test('a rise far above everything before is a jump, the first step never is', () => {
+  expect(jumps(steps(1, 2, 3, 9, 9.5))).toEqual([3])
+  expect(jumps(steps(9, 1, 2))).toEqual([])
+  expect(jumps(steps(null, 1, null, 8))).toEqual([3])
+  expect(jumps(steps(2, 2.5, 3))).toEqual([])
+})
 
-  it('finds the same exercise with other letters and numbers', () => {
-    expect(shapeOf('3x + 4 = 10')).toBe(shapeOf('12y+5=2'))
-    expect(shapeOf('3x - 4 = 10')).not.toBe(shapeOf('3x + 4 = 10'))
-    expect(shapeOf('sqrt(2)')).not.toBe(shapeOf('x(2)'))
-    expect(repeats([...steps(1, 2), { score: 5, shape: '1' }])).toEqual([null, null, 0])
-  })
+test('the same exercise is named before one of the same structure; unknown ones repeat nothing', () => {
+  const shapes = [
+    ['a', 's'],
+    ['b', 's'],
+    ['b', 's'],
+    ['', ''],
+    ['', ''],
+  ] as const
+  const found = repeats(shapes.map(([same, structure]) => ({ score: 1, same, structure })))
 
-  it('orders from easy to hard and keeps what cannot be worked last', () => {
-    expect(climbing(steps(9, null, 2, 9, 4))).toEqual([2, 4, 0, 3, 1])
-  })
+  expect(found).toEqual([null, { of: 0, how: 'structure' }, { of: 1, how: 'same' }, null, null])
+})
+
+test('from easy to hard, equal ones as they were, unknown ones last', () => {
+  expect(climbing(steps(3, null, 1, 3, 2))).toEqual([2, 4, 0, 3, 1])
+})
+
+test('coverage counts what is revealed; what is only hidden is a gap', () => {
+  const error = (key: string) => ({ error: key, name: key, after: 0, wrong: '', ends_in: null })
+  const facts = [
+    { reveals: [error('a'), error('b')], hides: [], skills: ['add-on-both-sides'] },
+    { reveals: [error('b')], hides: [error('c')], skills: ['add-on-both-sides', 'divide'] },
+    undefined,
+  ] as unknown as (Schemas['Facts'] | undefined)[]
+
+  expect(errorsCovered(facts)).toEqual([
+    { name: 'b', cells: ['revealed', 'revealed', ''], count: 2 },
+    { name: 'a', cells: ['revealed', '', ''], count: 1 },
+    { name: 'c', cells: ['', 'hidden', ''], count: 0 },
+  ])
+  expect(skillsCovered(facts).map((row) => [row.name, row.count])).toEqual([
+    ['add on both sides', 2],
+    ['divide', 1],
+  ])
 })

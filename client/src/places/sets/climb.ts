@@ -2,22 +2,20 @@
 export interface Step {
   /** Difficulty; null where the problem cannot be worked. */
   readonly score: number | null
-  /** The problem without its letters and numbers. */
-  readonly shape: string
+  /** Equal for the same exercise, at most with other letters; empty while unknown. */
+  readonly same: string
+  /** Equal for exercises of the same look; empty while unknown. */
+  readonly structure: string
+}
+
+/** An earlier step (from 0) that a step repeats. */
+export interface Repeat {
+  of: number
+  how: 'same' | 'structure'
 }
 
 /** A rise of more than this share of the whole climb is a jump. */
 const JUMP = 0.45
-
-/** Return the problem with every number and letter replaced: equal for the same exercise in other clothes. */
-export function shapeOf(given: string): string {
-  return given
-    .replace(/\s+/g, '')
-    .replace(/sqrt|cbrt|root|abs/g, (word) => word.toUpperCase())
-    .replace(/\d+(\.\d+)?/g, '#')
-    .replace(/[a-z]/g, 'x')
-    .replace(/−/g, '-')
-}
 
 /** Return the numbers (from 0) of steps that rise too far above the hardest before them. */
 export function jumps(steps: readonly Step[]): number[] {
@@ -32,11 +30,14 @@ export function jumps(steps: readonly Step[]): number[] {
   })
 }
 
-/** Return for each step the number of an earlier one with the same structure, or null. */
-export function repeats(steps: readonly Step[]): (number | null)[] {
-  return steps.map(({ shape }, index) => {
-    const first = steps.findIndex((step) => step.shape === shape)
-    return first < index ? first : null
+/** Return for each step an earlier one that it repeats, or null; the same exercise before a like one. */
+export function repeats(steps: readonly Step[]): (Repeat | null)[] {
+  return steps.map((step, index) => {
+    for (const how of ['same', 'structure'] as const) {
+      const of = steps.findIndex((other) => !!step[how] && other[how] === step[how])
+      if (of >= 0 && of < index) return { of, how }
+    }
+    return null
   })
 }
 

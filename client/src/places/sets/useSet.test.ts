@@ -10,10 +10,9 @@ afterEach(() => {
 })
 
 const example = (id: string, given: string) => ({ id, title: id, task: 'solve', given, lines: [] })
-const worked = (given: string) => ({
+const facts = (given: string) => ({
   difficulty: { score: given.length, reasons: [] },
   reads: { text: given, latex: given, sides: {}, spoken: given },
-  lines: [],
 })
 
 function server() {
@@ -28,8 +27,8 @@ function server() {
     })),
   }
   return ({ method, path, body }: Asked) => {
-    if (path.endsWith('/work')) return { body: worked(String(body['given'])) }
-    if (path.endsWith('/screen')) return { body: { reveals: [], hides: [] } }
+    const asked = /facts\/e(\d)$/.exec(path)
+    if (asked) return { body: facts(['x=1', '3x+4=10', '2x=4'][Number(asked[1])] ?? '') }
     if (method === 'PUT') {
       if (body['version'] !== stored.version) {
         return { status: 409, body: { code: 'stale', message: 'Changed elsewhere.' } }
@@ -93,4 +92,26 @@ test('what was not stored is still there after a reload, and is stored then', as
   expect(calls.some((call) => call.method === 'PUT')).toBe(true)
   first.leave()
   again.leave()
+})
+
+test('what the server makes of the set is made on what is here, and taken over', async () => {
+  const calls = fakeServer(server())
+  const { value: set, leave } = entered(() => useSet(() => 's'))
+  await settled(20)
+  set.title.value = 'Typed just now'
+  await settled(1)
+
+  const made = set.changedBy(async () => ({
+    added: 1,
+    set: { id: 's', title: 'With one more', instruction: '', version: 7, items: [] } as never,
+  }))
+  await settled(300)
+
+  expect((await made).added).toBe(1)
+  expect(calls.filter((call) => call.method === 'PUT').map((call) => call.body['title'])).toEqual([
+    'Typed just now',
+  ])
+  expect(set.title.value).toBe('With one more')
+  expect(set.state.value).toBe('saved')
+  leave()
 })

@@ -1,19 +1,12 @@
 /** One set: its items with what the core knows of them; every change is saved. */
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import { contentOf } from '@/example/content'
-import { problemOf } from '@/example/problem'
 import { later } from '@/shared/logic/debounce'
-import { climbing, jumps, repeats, shapeOf } from './climb'
+import { climbing, jumps, repeats } from './climb'
 
 export type Item = Schemas['ItemOut']
-export type Known = {
-  worked: Schemas['Worked'] | null
-  screened: Schemas['Screened'] | null
-  refused: string
-}
 
-type Written = Pick<Schemas['SetOut'], 'title' | 'instruction' | 'items'>
+type Written = Pick<Schemas['SetOut'], 'title' | 'instruction' | 'house' | 'items'>
 
 const PAUSE = 250
 
@@ -21,25 +14,33 @@ const PAUSE = 250
 export function useSet(id: () => string) {
   const title = ref('')
   const instruction = ref('')
+  const house = ref<Schemas['OwnRules']>({})
+  const form = ref('')
   const items = ref<Item[]>([])
-  const known = ref<Record<string, Known>>({})
+  const facts = ref<Record<string, Schemas['Facts']>>({})
   const refusal = ref('')
   const state = ref<'saved' | 'waiting' | 'saving' | 'offline' | 'conflict'>('saved')
   let version = 0
   let isOpening = true
-  let isSaving = false
+  let saving: Promise<void> | null = null
 
   const keptUnder = () => `uchuu.set.${id()}`
+  const here = (): Written => ({
+    title: title.value,
+    instruction: instruction.value,
+    house: house.value,
+    items: items.value,
+  })
 
   /** Keep what is not stored yet in this browser: a reload or a crash loses nothing. */
   function keep(): void {
-    const here: Written = { title: title.value, instruction: instruction.value, items: items.value }
-    localStorage.setItem(keptUnder(), JSON.stringify(here))
+    localStorage.setItem(keptUnder(), JSON.stringify(here()))
   }
 
   function take(found: Schemas['SetOut']): void {
     isOpening = true
     version = found.version
+    form.value = found.form
     write(found)
     queueMicrotask(() => {
       isOpening = false
@@ -51,13 +52,14 @@ export function useSet(id: () => string) {
   function write(written: Written): void {
     title.value = written.title
     instruction.value = written.instruction
+    house.value = written.house ?? {}
     items.value = written.items
     written.items.forEach((item) => void learn(item))
   }
 
   async function load(): Promise<void> {
     try {
-      known.value = {}
+      facts.value = {}
       take(await result(api.GET('/api/sets/{identity}', { params: { path: { identity: id() } } })))
       state.value = 'saved'
       refusal.value = ''
@@ -67,37 +69,41 @@ export function useSet(id: () => string) {
     }
   }
 
-  /** Work the item, and find which errors it reveals or hides. */
+  /** Take what is known of an item, or ask for it: worked, and which errors it reveals or hides. */
   async function learn(item: Item): Promise<void> {
-    const key = item.example.id
-    if (known.value[key]?.worked) return
-    const found: Known = { worked: null, screened: null, refused: '' }
-    known.value[key] = found
-    const body = { ...problemOf(contentOf(item.example)), lines: [] }
+    const example = item.example.id
+    if (facts.value[example]) return
+    if (item.facts) return void (facts.value[example] = item.facts)
     try {
-      found.worked = await result(api.POST('/api/algebra/work', { body }))
-      known.value[key] = { ...found }
-      found.screened = await result(api.POST('/api/algebra/screen', { body }))
+      const path = { identity: id(), example }
+      const found = await result(
+        api.GET('/api/sets/{identity}/facts/{example}', { params: { path } }),
+      )
+      facts.value[example] = found
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
-      found.refused = reason.message
+      if (reason.status !== 404)
+        facts.value[example] = { refused: reason.message } as Schemas['Facts']
     }
-    known.value[key] = { ...found }
   }
 
   /** One save at a time: the next is made on the version that this one gives. */
   async function save(): Promise<void> {
-    if (isSaving) return soon()
-    isSaving = true
+    while (saving) await saving
+    saving = send().finally(() => (saving = null))
+    await saving
+  }
+
+  async function send(): Promise<void> {
     state.value = 'saving'
     const body = {
-      title: title.value,
-      instruction: instruction.value,
+      ...here(),
       version,
-      items: items.value.map(({ example, marks, minutes }) => ({
+      items: items.value.map(({ example, marks, minutes, instruction }) => ({
         example: example.id,
-        marks: marks ?? null,
-        minutes: minutes ?? null,
+        instruction: instruction ?? '',
+        marks: marks || null,
+        minutes: minutes || null,
       })),
     }
     try {
@@ -113,13 +119,11 @@ export function useSet(id: () => string) {
       state.value = reason.status === 409 ? 'conflict' : 'offline'
       refusal.value = reason.message
       if (reason.status >= 500 || reason.status === 0) setTimeout(() => soon(), 3000)
-    } finally {
-      isSaving = false
     }
   }
   const soon = later(() => void save(), PAUSE)
   watch(
-    [title, instruction, items],
+    [title, instruction, house, items],
     () => {
       if (isOpening || state.value === 'conflict') return
       state.value = 'waiting'
@@ -132,10 +136,14 @@ export function useSet(id: () => string) {
   onScopeDispose(soon.flush)
 
   const steps = computed(() =>
-    items.value.map(({ example }) => ({
-      score: known.value[example.id]?.worked?.difficulty.score ?? null,
-      shape: `${example.task} ${shapeOf(example.given ?? '')}`,
-    })),
+    items.value.map(({ example }) => {
+      const known = facts.value[example.id]
+      return {
+        score: known?.difficulty?.score ?? null,
+        same: known?.same ?? '',
+        structure: known?.structure ?? '',
+      }
+    }),
   )
 
   function move(index: number, by: number): number {
@@ -156,13 +164,22 @@ export function useSet(id: () => string) {
     try {
       const path = { identity }
       const example = await result(api.GET('/api/examples/{identity}', { params: { path } }))
-      const item: Item = { example, marks: null, minutes: null }
+      const item: Item = { example, instruction: '', marks: null, minutes: null }
       items.value = [...items.value, item]
       await learn(item)
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
       refusal.value = reason.message
     }
+  }
+
+  /** Store what is here, then let the server change the set and take what it gives. */
+  async function changedBy<T>(action: () => Promise<T & { set?: Schemas['SetOut'] }>): Promise<T> {
+    soon.cancel()
+    if (state.value !== 'saved') await save()
+    const made = await action()
+    if (made.set) take(made.set)
+    return made
   }
 
   /** Take what the server has, and let go of what was not stored. */
@@ -174,15 +191,19 @@ export function useSet(id: () => string) {
   return {
     title,
     instruction,
+    house,
+    form,
     items,
-    known,
+    facts,
     steps,
     refusal,
     state,
     jumps: computed(() => jumps(steps.value)),
     repeats: computed(() => repeats(steps.value)),
     load,
+    save,
     takeTheirs,
+    changedBy,
     move,
     climb,
     add,

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+/** One item of a proofed key: its lines at their stops, what does not hold, and what should stand there. */
+import { computed } from 'vue'
+import type { Schemas } from '@/api/client'
+import { readable } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
+import Stop from '@/spine/Stop.vue'
+import type { Mark } from '@/spine/types'
+import { words } from '@/texts/en'
+
+const accepted = defineModel<boolean>('accepted', { required: true })
+const props = defineProps<{
+  item: Schemas['ProofItem']
+  /** Its place in the key, from 1: its name where it has no number. */
+  place: number
+  /** The name of the item that it repeats; empty for none. */
+  repeated: string
+}>()
+
+const name = computed(() => props.item.number || String(props.place))
+const fails = computed(() => !['holds', 'undecided'].includes(props.item.status))
+const mended = computed(() =>
+  props.item.status === 'no-answer' && props.item.answer
+    ? [props.item.answer]
+    : (props.item.correction ?? []),
+)
+
+/** After a line that leaves, what follows runs parallel. */
+function markOf(index: number, verdict: string): Mark {
+  const left =
+    props.item.lines?.findIndex((line) => ['wrong', 'loses'].includes(line.verdict)) ?? -1
+  if (verdict === 'unread') return 'waiting'
+  if (left >= 0 && index > left && verdict === 'ok') return 'parallel'
+  return verdict as Mark
+}
+</script>
+
+<template>
+  <li class="item" :data-status="item.status">
+    <span class="number">{{ name }}</span>
+    <div class="said">
+      <p class="given">
+        <span class="quiet">{{ item.task ? words.tasks[item.task as 'solve'] : '' }}</span>
+        <MathText v-if="item.latex" :latex="item.latex" />
+        <code v-else>{{ item.given }}</code>
+      </p>
+      <ul v-if="item.lines?.length" class="lines">
+        <li v-for="(line, index) in item.lines" :key="index">
+          <Stop sign="=" :mark="markOf(index, line.verdict)" />
+          <MathText v-if="line.latex" :latex="line.latex" />
+          <code v-else>{{ line.text }}</code>
+        </li>
+      </ul>
+      <ul v-if="item.options?.length" class="options">
+        <li v-for="option in item.options" :key="option.letter" :data-right="option.right">
+          <b>{{ option.letter }})</b> {{ readable(option.text) }}
+          <span v-if="option.right" class="quiet">{{ words.proofs.right }}</span>
+          <span v-else-if="option.name" class="quiet"
+            >{{ words.proofs.stands }}: {{ option.name }}</span
+          >
+          <span v-else-if="option.failure" class="warm">{{ option.failure.message }}</span>
+        </li>
+      </ul>
+      <p v-for="note in item.notes" :key="note" class="quiet">{{ note }}</p>
+    </div>
+    <div class="found">
+      <p>
+        <b :class="{ warm: item.status === 'wrong' }">{{ words.proofs.statuses[item.status] }}</b>
+        <span v-if="item.line && fails && (item.lines?.length ?? 0) > 1" class="quiet at">
+          {{ words.proofs.line(item.line) }}
+        </span>
+      </p>
+      <p v-if="item.name">
+        <b>{{ item.name }}.</b> {{ item.says }}
+        <span v-if="item.counter" class="quiet">{{ item.counter }}</span>
+      </p>
+      <p v-if="item.message">{{ item.message }}</p>
+      <p v-for="fault in item.faults" :key="fault" class="warm">{{ fault }}</p>
+      <p v-if="item.missing?.length">
+        {{ words.proofs.missing }}: {{ item.missing.map(readable).join(', ') }}
+      </p>
+      <p v-if="item.extra?.length">
+        {{ words.proofs.extra }}: {{ item.extra.map(readable).join(', ') }}
+      </p>
+      <p v-if="item.unmet?.length">{{ words.proofs.unmet }}: {{ item.unmet.join(', ') }}</p>
+      <div v-if="mended.length" class="mended">
+        <span class="quiet">
+          {{ item.status === 'no-answer' ? words.proofs.answer : words.proofs.should }}
+        </span>
+        <ol>
+          <li v-for="(line, index) in mended" :key="index">{{ readable(line) }}</li>
+        </ol>
+        <label class="no-print">
+          <input v-model="accepted" type="checkbox" /> {{ words.proofs.accept }}
+        </label>
+      </div>
+      <p v-if="item.repeats" class="quiet">
+        {{ words.proofs.repeats(repeated, item.repeats.how) }}
+      </p>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.item {
+  display: grid;
+  grid-template-columns: 2.2rem minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0.9rem;
+  padding: 0.8rem 0;
+  border-top: 1px solid var(--rule);
+  break-inside: avoid;
+}
+.number {
+  font-weight: 700;
+}
+p {
+  margin: 0 0 0.25rem;
+}
+.at {
+  margin-left: 0.7rem;
+}
+.given {
+  display: flex;
+  gap: 0.8rem;
+  align-items: baseline;
+  font-size: 1.05rem;
+}
+ul,
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.lines li {
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+  min-height: 2.5rem;
+}
+code {
+  background: var(--lit);
+  border-bottom: 2px dotted var(--ink);
+  padding: 0.1rem 0.3rem;
+  overflow-wrap: anywhere;
+}
+.options li[data-right='true'] {
+  font-weight: 700;
+}
+.mended {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem 0.9rem;
+  align-items: baseline;
+}
+.mended ol {
+  border-left: 2px solid var(--ink);
+  padding-left: 0.7rem;
+}
+</style>

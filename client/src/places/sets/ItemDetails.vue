@@ -1,0 +1,132 @@
+<script setup lang="ts">
+/** About one problem of a set: its answer, why it is hard, what it reveals; more like it. */
+import { ref } from 'vue'
+import type { Schemas } from '@/api/client'
+import { methodName } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
+import { words } from '@/texts/en'
+
+const instruction = defineModel<string>('instruction', { required: true })
+defineProps<{
+  /** Its number on the sheet, from 1. */
+  number: number
+  count: number
+  example: string
+  facts: Schemas['Facts'] | undefined
+  /** Whether problems are being made. */
+  busy: boolean
+}>()
+defineEmits<{
+  move: [by: number]
+  remove: []
+  /** More like it are wanted: so many, as hard or climbing. */
+  more: [count: number, climbs: boolean]
+}>()
+
+const wanted = ref(3)
+</script>
+
+<template>
+  <section>
+    <h2>{{ words.sets.chosen(number) }}</h2>
+    <p v-if="facts?.refused" class="quiet">{{ facts.refused }}</p>
+    <dl v-if="facts?.answer">
+      <dt>{{ words.sets.answer }}</dt>
+      <dd><MathText :latex="facts.answer_latex ?? ''" /></dd>
+      <template v-if="facts.difficulty">
+        <dt>{{ words.sets.reasons }}</dt>
+        <dd>
+          <b>{{ facts.difficulty.score }}</b> {{ facts.difficulty.reasons.join(', ') }}
+        </dd>
+      </template>
+      <template v-if="facts.method">
+        <dt>{{ words.sets.skills }}</dt>
+        <dd>{{ methodName(facts.method) }}</dd>
+      </template>
+      <template v-if="facts.reveals?.length">
+        <dt>{{ words.sets.reveals }}</dt>
+        <dd v-for="error in facts.reveals" :key="error.error">{{ error.name }}</dd>
+      </template>
+      <template v-if="facts.hides?.length">
+        <dt class="warm">{{ words.sets.hides }}</dt>
+        <dd v-for="error in facts.hides" :key="error.error">{{ error.name }}</dd>
+      </template>
+    </dl>
+    <label class="own">
+      {{ words.sets.itemInstruction }}
+      <input v-model="instruction" class="typed" maxlength="300" />
+    </label>
+    <p class="actions">
+      <el-button :disabled="number === 1" @click="$emit('move', -1)">{{ words.sets.up }}</el-button>
+      <el-button :disabled="number === count" @click="$emit('move', 1)">
+        {{ words.sets.down }}
+      </el-button>
+      <el-button @click="$emit('remove')">{{ words.sets.remove }}</el-button>
+      <router-link :to="{ name: 'bench', params: { id: example } }">
+        {{ words.rail.bench }}
+      </router-link>
+    </p>
+    <h3>{{ words.sets.like }}</h3>
+    <p class="actions">
+      <label>
+        <span class="unseen">{{ words.sets.howMany }}</span>
+        <input
+          v-model.number="wanted"
+          type="number"
+          class="typed few"
+          min="1"
+          max="30"
+          :title="words.sets.howMany"
+        />
+      </label>
+      <el-button
+        :disabled="busy"
+        :title="`${words.sets.twinsSays} Alt+T`"
+        @click="$emit('more', wanted, false)"
+      >
+        {{ words.sets.twins }}
+      </el-button>
+      <el-button :disabled="busy" @click="$emit('more', wanted, true)">
+        {{ words.sets.run }}
+      </el-button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+dl {
+  margin: 0.4rem 0;
+}
+dt {
+  color: var(--quiet);
+  font-size: 0.82rem;
+  margin-top: 0.6rem;
+}
+dd {
+  margin: 0.1rem 0 0;
+}
+h3 {
+  font-size: 0.9rem;
+  margin: 1rem 0 0.3rem;
+}
+.own {
+  display: block;
+  margin: 0.8rem 0;
+  font-size: 0.82rem;
+  color: var(--quiet);
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  align-items: center;
+  margin: 0.3rem 0;
+}
+.actions .el-button + .el-button {
+  margin-left: 0;
+}
+.few {
+  width: 4.2rem;
+  padding: 0.3rem 0.4rem;
+}
+</style>
