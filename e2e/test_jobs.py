@@ -164,38 +164,6 @@ def test_an_own_error_is_refused_as_a_law_kept_as_an_error_and_found_on_the_benc
     expect(bench.stops.first).to_contain_text("Halves only one part")
 
 
-def test_a_set_is_built_ordered_and_printed_from_the_keyboard(page: Page) -> None:
-    sign_in(page)
-    page.goto("/sets")
-    page.get_by_role("button", name="Start a set").click()
-    page.get_by_label("Name of the set").fill("Before the bell")
-    for title in ("Two currents", "Loading rate", "Buoy chain"):
-        page.get_by_role("button", name="Add examples").press("Enter")
-        page.get_by_label("Find an example").fill(title)
-        page.get_by_role("button", name=re.compile(title)).press("Enter")
-        page.keyboard.press("Escape")
-        expect(page.get_by_role("dialog")).to_be_hidden()
-    rows = page.locator(".problem")
-    expect(rows).to_have_count(3)
-    expect(page.locator(".dot").nth(0)).not_to_have_text("?")
-    expect(page.locator(".dot").nth(2)).not_to_have_text("?")
-
-    page.get_by_role("button", name="From easy to hard").press("Enter")
-    expect(rows.nth(0)).to_contain_text("Loading rate")
-    expect(rows.nth(2)).to_contain_text("Two currents")
-    rows.nth(0).focus()
-    page.keyboard.press("Alt+ArrowDown")
-    expect(rows.nth(1)).to_contain_text("Loading rate")
-    page.reload()  # at once: the last change leaves with the page
-    expect(rows.nth(1)).to_contain_text("Loading rate")
-    page.get_by_role("link", name="Worked key").press("Enter")
-
-    expect(page.locator(".sheet .spine")).to_have_count(3)
-    page.get_by_role("link", name="Handout").press("Enter")
-    expect(page.locator(".room").first).to_be_visible()
-    expect(page.locator(".sheet .spine")).to_have_count(0)
-
-
 def test_exercises_are_made_of_an_example_and_made_again(page: Page) -> None:
     sign_in(page)
     bench = Bench(page)

@@ -22,7 +22,9 @@ def violations(page: Page) -> list[str]:
 
 
 @pytest.mark.parametrize("theme", ["light", "dark"])
-@pytest.mark.parametrize("path", ["/examples", "/errors", "/house", "/bench/new", "/sets"])
+@pytest.mark.parametrize(
+    "path", ["/examples", "/errors", "/house", "/bench/new", "/sets", "/proofs"]
+)
 def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     sign_in(page)
     _in_theme(page, theme)
@@ -63,8 +65,18 @@ def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: st
     expect(page.locator(".dot").last).not_to_have_text("?")
     page.locator(".problem").nth(2).click()
     assert violations(page) == []
+    page.get_by_role("button", name="Add problems").click()
+    for way in ("Typed", "Made to order"):
+        page.get_by_label(way).check()
+        assert violations(page) == []
+    page.keyboard.press("Escape")
+    page.get_by_role("link", name="Give").click()
     page.get_by_role("link", name="Worked key").click()
-    expect(page.locator(".sheet")).to_be_visible()
+    expect(page.get_by_alt_text("Page 1 of")).to_be_visible()
+    assert violations(page) == []
+    page.goto("/proofs")
+    page.get_by_role("link", name="borrowed sheet").click()
+    expect(page.locator(".item").nth(11)).to_be_visible()
 
     assert violations(page) == []
 

@@ -4,9 +4,10 @@ from typing import Any
 from uuid import UUID
 
 from api.auth import teacher_of
-from api.failures import FailureRecord, Refused
+from api.failures import FailureRecord
 from django.db.models import QuerySet
 from django.http import HttpRequest
+from examples.queries import one_of as example_of
 from jobs.api import JobOut
 from jobs.models import Job
 from jobs.running import begin
@@ -85,12 +86,10 @@ def one(request: HttpRequest, identity: UUID) -> ProblemSet:
 
 @router.get("/{identity}/facts/{example}", response={200: Facts, **_REFUSALS})
 def facts(request: HttpRequest, identity: UUID, example: UUID) -> dict[str, Any]:
-    """Return what the core knows of one item; worked out now where it is not known."""
-    stored = one_of(teacher_of(request), identity)
-    item = stored.items.filter(example=example).select_related("example").first()
-    if item is None:
-        raise Refused(404, "not-found", "This problem is not in the set (any more).")
-    return facts_of(asker_of(stored), item.example)
+    """Return what the core knows of one problem by the rules of this set, whether it is in it yet or not."""
+    teacher = teacher_of(request)
+    stored = one_of(teacher, identity)
+    return facts_of(asker_of(stored), example_of(teacher, example))
 
 
 @router.post("/{identity}/problems", response={200: SetOut, **_REFUSALS})

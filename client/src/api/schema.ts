@@ -637,7 +637,7 @@ export interface paths {
         };
         /**
          * Facts
-         * @description Return what the core knows of one item; worked out now where it is not known.
+         * @description Return what the core knows of one problem by the rules of this set, whether it is in it yet or not.
          */
         get: operations["sets_api_facts"];
         put?: never;

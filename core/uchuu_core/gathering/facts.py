@@ -8,7 +8,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.forking.uses import screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.notation import latex, read
-from uchuu_core.tree.shape import structure, unordered, with_letters_by_place
+from uchuu_core.tree.shape import outline, structure, unordered, with_letters_by_place
 from uchuu_core.working.problem import work
 
 
@@ -17,7 +17,8 @@ def facts(problem: Problem) -> dict[str, Any]:
 
     ``{"reads", "kind", "answer", "answer_latex", "answers", "outcome", "method", "lines": n, "skills": [law…],
     "difficulty": {"score","reasons"} | None, "reveals", "hides", "same", "structure", "refused": sentence}``.
-    ``same`` and ``structure`` are keys: equal for the same exercise, and for exercises of the same look.
+    ``same`` and ``structure`` are keys: equal for the same exercise (at most with other letters), and for
+    exercises of the same look that are worked by the same laws.
 
     Raises:
         Unreadable, TooLarge: the given cannot be read.
@@ -38,7 +39,7 @@ def facts(problem: Problem) -> dict[str, Any]:
         "reveals": [],
         "hides": [],
         "same": _key(problem, unordered(with_letters_by_place(given))),
-        "structure": _key(problem, structure(given)),
+        "structure": _key(problem, structure(given)),  # of what cannot be worked: its look alone
         "refused": "",
     }
     try:
@@ -49,7 +50,9 @@ def facts(problem: Problem) -> dict[str, Any]:
     found["answer_latex"] = latex(read(worked["answer"]))
     found["answers"] = worked.get("answers", [])
     found["lines"] = len(worked["lines"])
-    found["skills"] = list(dict.fromkeys(line["law"] for line in worked["lines"]))
+    laws = [line["law"] for line in worked["lines"]]
+    found["skills"] = list(dict.fromkeys(laws))
+    found["structure"] = _key(problem, (outline(given), laws))
     try:
         found |= screen(problem)
     except Failure as failure:

@@ -42,6 +42,7 @@ INSTALLED_APPS = [
     "examples",
     "sets.apps.SetsConfig",
     "proofs.apps.ProofsConfig",
+    "keeping",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

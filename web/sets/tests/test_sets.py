@@ -66,7 +66,10 @@ def test_a_change_on_an_old_version_never_overwrites(ada: ApiClient) -> None:
     path = f"/sets/{stored['id']}"
     ada.call("PUT", path, {"title": "Mine", "items": _items(stored), "version": 1})
 
+    again = ada.call("PUT", path, {"title": "Mine", "items": _items(stored), "version": 1})
     stale = ada.call("PUT", path, {"title": "Late", "items": [], "version": 1})
+
+    assert (again.status_code, again.json()["version"]) == (200, 2)  # its first answer was lost
 
     assert (stale.status_code, stale.json()["code"]) == (409, "stale")
     assert stale.json()["current"]["title"] == "Mine"

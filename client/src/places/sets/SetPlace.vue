@@ -21,7 +21,7 @@ const props = defineProps<{
 
 const router = useRouter()
 const set = useSet(() => props.id)
-const { title, instruction, house, form, items, facts, steps, refusal, state } = set
+const { title, instruction, house, form, items, facts, steps, refusal, state, opened } = set
 const chosen = ref<number | null>(null)
 const adding = ref(false)
 const busy = ref(false)
@@ -160,6 +160,7 @@ useKeys({
         v-model="title"
         class="title"
         maxlength="200"
+        :disabled="!opened"
         :aria-label="words.sets.titleLabel"
         :placeholder="words.sets.untitled"
       />
@@ -180,7 +181,9 @@ useKeys({
       <router-link class="as-button" :to="{ name: 'sheet', params: { id, what: 'handout' } }">
         {{ words.sets.give }}
       </router-link>
-      <el-button type="primary" @click="adding = true">{{ words.sets.add }}</el-button>
+      <el-button type="primary" :disabled="!opened" @click="adding = true">{{
+        words.sets.add
+      }}</el-button>
     </header>
     <div class="sheet">
       <p v-if="refusal" role="alert" class="warm">
@@ -202,6 +205,7 @@ useKeys({
           v-model="instruction"
           class="typed"
           maxlength="2000"
+          :disabled="!opened"
           :placeholder="words.sets.instructionHint"
         />
       </label>
@@ -225,8 +229,8 @@ useKeys({
         </label>
         <span class="quiet"> {{ words.sets.houseSays }}</span>
       </details>
-      <p v-if="!items.length" class="empty">{{ words.sets.empty }}</p>
-      <div v-else class="climb">
+      <p v-if="opened && !items.length" class="empty">{{ words.sets.empty }}</p>
+      <div v-else-if="items.length" class="climb">
         <ol>
           <li v-for="(item, index) in items" :key="item.example.id">
             <div

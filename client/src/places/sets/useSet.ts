@@ -21,6 +21,8 @@ export function useSet(id: () => string) {
   const refusal = ref('')
   const state = ref<'saved' | 'waiting' | 'saving' | 'offline' | 'conflict'>('saved')
   let version = 0
+  /** False until the set is here: nothing is typed into what would be overwritten. */
+  const opened = ref(false)
   let isOpening = true
   let saving: Promise<void> | null = null
 
@@ -62,6 +64,7 @@ export function useSet(id: () => string) {
       facts.value = {}
       take(await result(api.GET('/api/sets/{identity}', { params: { path: { identity: id() } } })))
       state.value = 'saved'
+      opened.value = true
       refusal.value = ''
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
@@ -198,6 +201,7 @@ export function useSet(id: () => string) {
     steps,
     refusal,
     state,
+    opened,
     jumps: computed(() => jumps(steps.value)),
     repeats: computed(() => repeats(steps.value)),
     load,

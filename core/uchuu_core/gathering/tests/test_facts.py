@@ -13,6 +13,7 @@ def test_twins_share_a_structure_and_renamed_letters_are_the_same_exercise() -> 
 
     assert one["same"] == renamed["same"] != other["same"]
     assert one["structure"] == other["structure"]
+    assert one["structure"] != facts(Problem("solve", "x + 4 = 10"))["structure"]
     assert one["structure"] != facts(Problem("simplify", "3x + 4"))["structure"]
     assert (one["answer"], one["answers"], one["lines"]) == ("x = 2", ["2"], 2)
     assert one["skills"] == ["subtract-on-both-sides", "divide-both-sides"]

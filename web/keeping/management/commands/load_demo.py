@@ -1,4 +1,4 @@
-"""Load the demo teachers with their examples and sets; by default only where there are none."""
+"""Load the demo teachers with their examples, sets and a key to proof; by default only where there are none."""
 
 import json
 from pathlib import Path
@@ -11,13 +11,15 @@ from errors.models import OwnError
 from examples.actions.import_examples import import_examples
 from examples.models import Example
 from house.models import HouseRules
-
+from proofs.actions.proof_key import begin_proof
+from proofs.models import Proof
 from sets.actions.save_set import create_set
 from sets.models import ProblemSet
 from sets.schemas import ItemIn, SetIn
 
 PASSWORD = "harbour-42"
 TEACHERS = ("marin", "okafor")
+KEY = "Key that came with a borrowed sheet"
 
 
 class Command(BaseCommand):
@@ -39,6 +41,7 @@ class Command(BaseCommand):
                 teacher.save()
             if options["reset"]:
                 ProblemSet.objects.filter(teacher=teacher).delete()
+                Proof.objects.filter(teacher=teacher).delete()
                 OwnError.objects.filter(teacher=teacher).delete()
                 HouseRules.objects.filter(teacher=teacher).delete()
                 Example.objects.filter(teacher=teacher).delete()
@@ -46,6 +49,9 @@ class Command(BaseCommand):
                 document = json.loads((folder / f"{name}.json").read_text("utf-8"))
                 stored = import_examples(teacher=teacher, document=document)
                 sets = _load_sets(teacher, stored, folder / f"{name}-sets.json")
+                key = folder / f"{name}-key.txt"
+                if key.exists():  # proofed by the worker, as a key that was pasted
+                    begin_proof(teacher=teacher, title=KEY, text=key.read_text("utf-8"))
                 self.stdout.write(f"{name}: {len(stored)} examples, {sets} sets")
 
 
@@ -57,7 +63,9 @@ def _load_sets(teacher: User, examples: list[Example], place: Path) -> int:
     records = json.loads(place.read_text("utf-8"))
     for record in records:
         items = [
-            ItemIn(example=by_title[item["title"]], marks=item["marks"], minutes=item["minutes"])
+            ItemIn(
+                example=by_title[item["title"]], **{k: v for k, v in item.items() if k != "title"}
+            )
             for item in record["items"]
         ]
         content = SetIn(title=record["title"], instruction=record["instruction"], items=items)
