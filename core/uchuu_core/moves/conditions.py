@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Protocol
 
-from uchuu_core.tree.nodes import Expr, Mixed, Number, Quotient, Signed, Sum
+from uchuu_core.tree.nodes import Expr, Mixed, Number, Power, Quotient, Signed, Sum, Symbol
 from uchuu_core.tree.paths import letters
 
 Bindings = Mapping[str, Expr]
@@ -70,6 +70,21 @@ class NotNumeral:
 
     def holds(self, bound: Bindings) -> bool:
         return bool(letters(bound[self.name]))
+
+
+@dataclass(frozen=True, slots=True)
+class Letter:
+    """The variable is one letter, or a power of one."""
+
+    name: str
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        return (self.name,)
+
+    def holds(self, bound: Bindings) -> bool:
+        body = bound[self.name]
+        return isinstance(body.base if isinstance(body, Power) else body, Symbol)
 
 
 @dataclass(frozen=True, slots=True)

@@ -60,6 +60,9 @@ def _shifted(x: Expr, half: Fraction) -> Expr:
 
 def _csq(line: Line, kind: str) -> Iterator[Line]:
     for x, a, b, k, other in _quadratic_side(line):
+        if kind == "lead" and a != 1 and b and k:  # ax² + bx + k taken for (ax + b/2)²
+            taken = Power(build.add(build.times(a, x), build.number(b / 2)), TWO)
+            yield Relation(taken, "=", other)
         value = numeral(other)
         if value is None or not b:
             continue

@@ -4,8 +4,9 @@ from collections.abc import Iterator
 from fractions import Fraction
 from math import isqrt
 
-from uchuu_core.moves.conditions import Above, NotNumeral, Numeral
+from uchuu_core.moves.conditions import Above, NotNumeral
 from uchuu_core.moves.conditions import NumberOrSum as Bracketed
+from uchuu_core.moves.errors.factor_lost import GCF_LOST
 from uchuu_core.moves.errors.trinomials import divisors, product_of
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Effect, Example, Move, Rewrite
@@ -346,14 +347,6 @@ BRACKETS_DIFFER = Move(
     refuses=("x(x+4)+2(x+5)",),
 )
 
-GCF_LOST = Move(
-    key="gcf-lost",
-    effect=Effect.WRONG,
-    rewrites=(Rewrite("a*b", "b", (Numeral("a"), Bracketed("b"))),),
-    distorts="common-factor",
-    examples=(Example("3(x^2+7x+10)", "x^2+7x+10"),),
-    refuses=("3x",),
-)
 
 ERRORS = (
     GCF_LOST,

@@ -113,6 +113,9 @@ SUBTRACT_FIRST_TERM_ONLY = Move(
         Rewrite("a/c - (b-d)/c", "(a-b-d)/c"),
         Rewrite("(a - (b+d))/c", "(a-b+d)/c"),
         Rewrite("(a - (b-d))/c", "(a-b-d)/c"),
+        # the second top was stretched first: its product has two terms
+        Rewrite("a/(c+d) - b/m", "(a*m - b*c + b*d)/((c+d)*m)"),
+        Rewrite("a/(c-d) - b/m", "(a*m - b*c - b*d)/((c-d)*m)"),
     ),
     distorts="one-numerator",
     examples=(Example("(5x)/(x+1)-(2x+3)/(x+1)", "(5x-2x+3)/(x+1)"),),

@@ -20,6 +20,8 @@ BUILT_TOPICS = (
     "radical equations",
     "exponential equations",
     "rational functions",
+    "rational equations",
+    "rational expressions",
 )
 """Topics in which the error of every case is named as expected."""
 
