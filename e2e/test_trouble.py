@@ -1,9 +1,11 @@
 """When things go wrong, nothing that was typed is lost."""
 
+from contextlib import suppress
+
 import pytest
 from app_server import Server
 from bench_page import Bench, sign_in
-from playwright.sync_api import BrowserContext, Page, expect
+from playwright.sync_api import BrowserContext, Error, Page, Route, expect
 
 
 def test_a_stopped_database_is_said_and_the_lines_are_saved_when_it_is_back(
@@ -102,3 +104,57 @@ def test_a_wrong_password_is_refused_with_a_sentence(page: Page) -> None:
     page.get_by_role("button", name="Sign in").click()
 
     expect(page.get_by_role("alert")).to_have_text("This name and password do not belong together.")
+
+
+def test_a_slow_worker_shows_as_waiting_and_a_stopped_one_can_be_tried_again(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x = 20")
+    held: list[Route] = []
+    late = {"code": "time-out", "message": "This was not done after 4 seconds and was stopped."}
+    worker = {"is": "slow"}
+
+    def answer(route: Route) -> None:
+        if worker["is"] == "slow":
+            held.append(route)
+        elif worker["is"] == "stopped":
+            route.fulfill(status=504, json=late)
+        else:
+            route.continue_()
+
+    page.route("**/api/algebra/check", answer)
+    bench.entry.fill("x = 5")
+    page.keyboard.press("Enter")
+    expect(bench.stops.first).to_have_attribute("data-stop", "waiting")
+    expect(bench.stops.first).to_contain_text("x = 5")  # what was typed is there, not judged
+
+    worker["is"] = "stopped"
+    for route in held:
+        with suppress(Error):  # asked again meanwhile: the earlier question was dropped
+            route.fulfill(status=504, json=late)
+    alert = page.get_by_role("alert")
+    expect(alert).to_contain_text("not done after 4 seconds")
+    worker["is"] = "back"
+    alert.get_by_role("button", name="Try again").press("Enter")
+
+    bench.expect_marks("ok")
+    expect(alert).to_be_hidden()
+
+
+def test_the_server_comes_back_and_nothing_typed_is_lost(page: Page, app: Server) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("3x = 21")
+    bench.write("x = 21/3")
+    bench.expect_saved()
+    url = page.url
+
+    app.end()
+    bench.entry.fill("x = 7")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("status").first).to_contain_text("not saved")
+    app.start()
+
+    bench.expect_saved()
+    page.goto(url)
+    bench.expect_marks("ok", "ok")

@@ -208,3 +208,59 @@ def test_a_function_is_studied_beside_its_graph(page: Page) -> None:
     page.keyboard.press("Alt+w")
     expect(bench.stops.nth(3)).to_contain_text("hole:")
     bench.expect_marks(*["ok"] * 2, "condition", *["ok"] * 7)
+
+
+def test_a_line_is_written_in_the_typeset_field_and_read_back(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("x/2 = 3")
+    page.keyboard.press("Alt+m")
+    field = page.locator("math-field")
+    expect(field).to_be_focused()
+
+    page.keyboard.type("x=6")
+    expect(page.locator(".typeset code")).to_have_text("x = 6")
+    page.keyboard.press("Enter")
+    bench.expect_marks("ok")
+    page.keyboard.press("Alt+m")
+
+    expect(bench.entry).to_be_focused()
+
+
+def test_features_and_lines_light_each_other_and_the_shift_form_moves(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("2/(x - 5) - 4")
+    page.get_by_label("Task").select_option("study")
+    bench.write("vertical asymptote: x = 5", "horizontal asymptote: y = -4")
+    study = page.locator(".study")
+    study.get_by_text("Vertical asymptotes").hover()
+    expect(bench.stops.first).to_have_attribute("data-lit", "true")
+    bench.stops.nth(1).hover()
+    expect(study.locator("svg[role=img]")).to_have_attribute("data-lit", "horizontal")
+
+    h = study.get_by_label("h =")
+    h.fill("3")
+    expect(study.locator(".was")).not_to_have_count(0)
+    study.get_by_role("button", name="Make it the problem").press("Enter")
+
+    expect(page.locator(".spoken").get_by_text("2 over x minus 3")).to_be_visible()
+    page.keyboard.press("Control+z")
+    expect(page.locator(".spoken").get_by_text("2 over x minus 5")).to_be_visible()
+
+
+def test_a_reason_in_my_own_words_stays_with_its_line(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("3x = 12")
+    bench.write("x = 4")
+    page.keyboard.press("ArrowUp")
+    bench.details.get_by_label("Why, in my words").fill("Share it out among three.")
+    page.keyboard.press("Tab")
+
+    expect(bench.stops.first).to_contain_text("Share it out among three.")
+    bench.expect_saved()
+    page.reload()
+    expect(bench.stops.first).to_contain_text("Share it out among three.")
+    page.keyboard.press("Alt+p")
+    expect(page.locator(".sheet")).to_contain_text("Share it out among three.")

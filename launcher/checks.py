@@ -49,12 +49,14 @@ def _pytest(name: str, folder: str, *more: str) -> None:
 def _long() -> None:
     """Run the random suites at full length: some minutes."""
     os.environ.update({"UCHUU_PAIRS": "12000", "UCHUU_FUZZ": "100000", "UCHUU_WORKED": "400"})
-    os.environ.update({"UCHUU_PLANTED": "4", "UCHUU_FORKED": "12"})
+    os.environ.update({"UCHUU_PLANTED": "4", "UCHUU_FORKED": "12", "UCHUU_TWINS": "25"})
     _pytest(
-        "random pairs, equations, inputs and problems",
+        "random pairs, equations, inputs, problems and twins",
         "core",
         "-k",
-        "soundness or fuzz or test_problems or test_right_work",
+        "soundness or fuzz or test_problems or test_right_work or test_twins",
+        "-n",
+        "2",
     )
 
 
@@ -72,7 +74,7 @@ def _everything() -> dict[str, list[object]]:
     return {
         "lint": [_lint],
         "types": [_types],
-        "core": [lambda: _pytest("core tests", "core", "--doctest-modules")],
+        "core": [lambda: _pytest("core tests", "core", "--doctest-modules", "-n", "2")],
         "web": [lambda: _pytest("server tests", "web", "launcher")],
         "client": [_client],
         "browser": [_browser],
@@ -110,7 +112,7 @@ def check(_options: argparse.Namespace) -> int:
     install.front_end(build=False)
     _lint()
     _types()
-    _pytest("core tests", "core", "-m", "not slow", "-q")
+    _pytest("core tests", "core", "-m", "not slow", "-q", "-n", "2")
     _client()
     say("The fast part holds.")
     return 0

@@ -5,6 +5,7 @@ from uuid import UUID
 
 from algebra.schemas.problem import Numbers, OwnRules, Task
 from ninja import Field, Schema
+from pydantic import field_validator
 
 from examples.models import Example
 
@@ -21,6 +22,15 @@ class ExampleIn(Schema):
     house: OwnRules = OwnRules()
     note: str = Field(default="", max_length=5_000)
     lines: list[str] = Field(default=[], max_length=500)
+    reasons: dict[str, str] = {}
+    """The teacher's own words for why a line follows, by the line's text."""
+
+    @field_validator("reasons")
+    @classmethod
+    def _are_short(cls, value: dict[str, str]) -> dict[str, str]:
+        if len(value) > 500 or any(len(words) > 500 for words in value.values()):
+            raise ValueError("a reason has at most 500 characters")
+        return value
 
 
 class ExampleSave(ExampleIn):

@@ -199,7 +199,11 @@ def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
         own = asker.ask("check", item.example, lines=texts)
         answer = own["answer"]
         if own["first_wrong"] is None and answer["right"] and answer["finished"]:
-            return [Written(math_of(line["text"]), line.get("says") or "") for line in own["lines"]]
+            mine = item.example.reasons
+            return [
+                Written(math_of(line["text"]), mine.get(line["text"]) or line.get("says") or "")
+                for line in own["lines"]
+            ]
     record = asker.record(item.example)
     house = record["house"] | ({"density": wish.density} if wish.density else {})
     worked = asker.ask("work", item.example, house=house)

@@ -1313,6 +1313,13 @@ export interface components {
              */
             lines: string[];
             /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+            /**
              * Id
              * Format: uuid
              */
@@ -1394,6 +1401,13 @@ export interface components {
              * @default []
              */
             lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
         };
         /**
          * ExampleFile
@@ -1490,6 +1504,13 @@ export interface components {
              * @default []
              */
             lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
             /** Version */
             version: number;
         };

@@ -12,6 +12,8 @@ export interface Content {
   house: Schemas['OwnRules']
   note: string
   lines: string[]
+  /** The teacher's own words for why a line follows, by the line's text. */
+  reasons: Record<string, string>
 }
 
 export function blank(): Content {
@@ -25,6 +27,7 @@ export function blank(): Content {
     house: {},
     note: '',
     lines: [],
+    reasons: {},
   }
 }
 
@@ -39,6 +42,7 @@ export function contentOf(example: Schemas['ExampleOut']): Content {
     house: setRules(example.house),
     note: example.note ?? '',
     lines: [...(example.lines ?? [])],
+    reasons: { ...example.reasons },
   }
 }
 
@@ -53,11 +57,19 @@ export function copyOf(content: Content): Content {
     form: [...content.form],
     house: { ...content.house },
     lines: [...content.lines],
+    reasons: { ...content.reasons },
   }
 }
 
+/** Whether two examples hold the same; the order of named things says nothing. */
 export function isSame(a: Content, b: Content): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
+  return inOrder(a) === inOrder(b)
+}
+
+function inOrder(content: Content): string {
+  const sorted = (named: object) => Object.entries(named).sort(([x], [y]) => (x < y ? -1 : 1))
+  const { house, reasons, ...rest } = content
+  return JSON.stringify([sorted(rest), sorted(house ?? {}), sorted(reasons ?? {})])
 }
 
 /** Whether nothing has been written yet. */

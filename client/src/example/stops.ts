@@ -10,8 +10,11 @@ export function givenStop(reads: Schemas['Reading'], says: string): StopLine {
   return { number: 0, text, mark: 'given', sides, spoken, words: says }
 }
 
-/** Return the written lines as stops, each with its reason or its error. */
-export function writtenStops(lines: readonly Schemas['CheckedLine'][]): StopLine[] {
+/** Return the written lines as stops, each with its error or its reason: the teacher's own words first. */
+export function writtenStops(
+  lines: readonly Schemas['CheckedLine'][],
+  reasons: Record<string, string> = {},
+): StopLine[] {
   const marks = marksOf(lines)
   return lines.map((line, index) => ({
     number: index + 1,
@@ -19,6 +22,6 @@ export function writtenStops(lines: readonly Schemas['CheckedLine'][]): StopLine
     mark: marks[index] ?? 'waiting',
     sides: line.sides ?? null,
     spoken: line.spoken ?? line.text,
-    words: line.error?.name ?? prose(line.says ?? ''),
+    words: line.error?.name ?? (reasons[line.text] || prose(line.says ?? '')),
   }))
 }

@@ -64,6 +64,7 @@ export const words = {
     entryKeys: 'Enter keeps the line · ↑ goes to the lines above',
     field: { plain: 'Typeset field', typeset: 'Plain typing' },
     readsBack: 'Read as',
+    ownReason: 'Why, in my words (empty: as recognised)',
     keepAnyway: 'Enter again keeps it as it is.',
     editLabel: (n: number) => `Line ${n}`,
     insertLabel: (n: number) => `New line before line ${n}`,

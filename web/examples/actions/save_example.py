@@ -13,7 +13,7 @@ from examples.schemas import ExampleIn, ExampleOut
 
 TOGETHER = timedelta(minutes=2)
 MOST_SNAPSHOTS = 60
-_FIELDS = ("title", "task", "given", "variable", "numbers", "form", "house", "note")
+_FIELDS = ("title", "task", "given", "variable", "numbers", "form", "house", "note", "reasons")
 
 
 class StaleVersion(Exception):

@@ -23,6 +23,8 @@ class Example(models.Model):
     house = models.JSONField(default=dict, blank=True)
     """House rules where this example differs from its teacher's."""
     note = models.TextField(blank=True)
+    reasons = models.JSONField(default=dict, blank=True)
+    """The teacher's own words for why a line follows, by the line's text."""
     version = models.PositiveIntegerField(default=1)
     created = models.DateTimeField(auto_now_add=True)
     changed = models.DateTimeField(auto_now=True)

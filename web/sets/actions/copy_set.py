@@ -22,7 +22,11 @@ def copy_set(*, teacher: User, stored: ProblemSet) -> ProblemSet:
     copy = _empty_like(stored, f"{stored.title} (copy)"[:200])
     problems = [
         like(item, item.example.given)
-        | {"lines": [line.text for line in item.example.lines.all()], "note": item.example.note}
+        | {
+            "lines": [line.text for line in item.example.lines.all()],
+            "note": item.example.note,
+            "reasons": item.example.reasons,
+        }
         for item in stored.items.all()
     ]
     return add_problems(teacher=teacher, stored=copy, problems=problems)

@@ -39,6 +39,7 @@ const { content, draft, chosen, editing, chosenLine, saving, judging } = bench
 const { checked, inspected, givenFailure, failure, stops, draftStop, given } = judging
 const lights = useLights(checked, chosen)
 const posing = ref(false)
+const ownReason = computed(() => content.value.reasons[chosenLine.value?.text ?? ''] ?? '')
 const forking = ref(false)
 const { forks, after: forksAfter, refused: forksRefused, isLooking } = useForks(content, forking)
 const comparing = ref(false)
@@ -251,7 +252,14 @@ useKeys({
         @point="(feature) => (lights.feature.value = feature)"
         @take="(text) => bench.change((next) => (next.given = text))"
       />
-      <StopDetails :line="chosenLine" :number="chosenNumber" :mark="chosenMark" />
+      <StopDetails
+        :reason="ownReason"
+        :line="chosenLine"
+        :number="chosenNumber"
+        :mark="chosenMark"
+        :is-written="chosen !== null"
+        @update:reason="bench.explain"
+      />
       <template v-if="chosen !== null">
         <div class="actions">
           <el-button @click="list?.edit(chosen)">{{ words.bench.edit }}</el-button>

@@ -57,7 +57,9 @@ function enter(): void {
     field.value?.setSelectionRange(at, at + 1)
   } else emit('keep')
 }
-defineExpose({ focus: () => void nextTick(() => (field.value ?? typeset.value)?.focus()) })
+const focus = () => void nextTick(() => (field.value ?? typeset.value)?.focus())
+defineExpose({ focus })
+watch(kind, focus)
 onMounted(() => field.value?.focus({ preventScroll: true }))
 
 function pasted(event: ClipboardEvent): void {

@@ -5,12 +5,16 @@ import type { CheckedLine, Mark } from '@/spine/types'
 import { words } from '@/texts/en'
 import { prose, readable } from '@/shared/logic/readable'
 
+/** The teacher's own words for why the line follows; empty where the recognised reason stands. */
+const reason = defineModel<string>('reason', { default: '' })
 defineProps<{
   /** The chosen line, judged; null when none is chosen. */
   line: CheckedLine | null
   /** Its number, counted from 1. */
   number: number
   mark: Mark | null
+  /** Whether it is a line of the example (not the one being typed). */
+  isWritten?: boolean
 }>()
 </script>
 
@@ -84,6 +88,15 @@ defineProps<{
           <dd>{{ line.error.says }}</dd>
         </template>
       </dl>
+      <label v-if="isWritten && !line.error && !line.failure" class="reason">
+        {{ words.bench.ownReason }}
+        <input
+          v-model.lazy="reason"
+          class="typed"
+          maxlength="500"
+          :placeholder="prose(line.says ?? '')"
+        />
+      </label>
       <template v-if="line.verdict === 'wrong' || line.verdict === 'loses'">
         <p v-if="!line.error" class="quiet">
           {{ line.verdict === 'loses' ? words.bench.noNameLost : words.bench.noName }}
@@ -95,6 +108,12 @@ defineProps<{
 </template>
 
 <style scoped>
+.reason {
+  display: block;
+  margin-top: 0.6rem;
+  color: var(--quiet);
+  font-size: 0.86rem;
+}
 .verdict {
   margin: 0 0 0.4rem;
 }

@@ -138,3 +138,20 @@ test('an example that comes late does not take the place of a later one', async 
 
   expect(bench.content.value.given).toBe('')
 })
+
+test('my own words for a line stay with it wherever it goes, and are undone', async () => {
+  const { bench } = await opened()
+  bench.chosen.value = 0
+
+  bench.explain(' Halve both sides. ')
+  await settled(300)
+  expect(bench.judging.stops.value[0]?.words).toBe('Halve both sides.')
+  bench.insertLine(0, '4x = 12')
+  expect(bench.content.value.reasons).toEqual({ 'x = 3': 'Halve both sides.' })
+  bench.chosen.value = 1
+  bench.explain('')
+  expect(bench.content.value.reasons).toEqual({})
+  bench.undo()
+
+  expect(bench.content.value.reasons).toEqual({ 'x = 3': 'Halve both sides.' })
+})

@@ -82,6 +82,16 @@ export function useBench(created: (id: string) => void) {
     })
   }
 
+  /** Say in the teacher's own words why the chosen line follows; empty takes the recognised reason. */
+  function explain(words: string): void {
+    const text = chosen.value === null ? undefined : content.value.lines[chosen.value]
+    if (text === undefined) return
+    change((next) => {
+      if (words.trim()) next.reasons[text] = words.trim()
+      else delete next.reasons[text]
+    })
+  }
+
   function removeLine(index: number): void {
     change((next) => next.lines.splice(index, 1))
     const last = content.value.lines.length - 1
@@ -137,6 +147,7 @@ export function useBench(created: (id: string) => void) {
     editLine,
     insertLine,
     moveLine,
+    explain,
     removeLine,
     workIt,
     settle,

@@ -105,7 +105,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
       sides: line?.sides ?? null,
       spoken: line?.spoken ?? text,
       at: line?.failure?.at ?? null,
-      words: line ? wordsOf(line) : '',
+      words: line ? (!line.error && content.value.reasons[text]) || wordsOf(line) : '',
     }
   }
 

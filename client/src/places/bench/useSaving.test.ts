@@ -15,6 +15,7 @@ const STORED: Schemas['ExampleOut'] = {
   form: [],
   house: {},
   note: '',
+  reasons: {},
   lines: ['x = 3'],
   version: 4,
   changed: '2026-01-01T00:00:00Z',

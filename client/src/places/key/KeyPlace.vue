@@ -39,7 +39,8 @@ watch(() => props.id, load, { immediate: true })
 
 const stops = computed<StopLine[]>(() => {
   if (!reading.value || !checked.value) return []
-  return [givenStop(reading.value.reads, words.key.given), ...writtenStops(checked.value.lines)]
+  const written = writtenStops(checked.value.lines, example.value?.reasons)
+  return [givenStop(reading.value.reads, words.key.given), ...written]
 })
 </script>
 

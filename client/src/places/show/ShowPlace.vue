@@ -35,7 +35,8 @@ const question = computed(() => told.value[now.value.shown + 1]?.ask || words.sh
 const stops = computed<StopLine[]>(() => {
   const given = told.value[0]
   if (!given || !checked.value) return []
-  const written = writtenStops(checked.value.lines).slice(0, now.value.shown)
+  const all = writtenStops(checked.value.lines, example.value?.reasons)
+  const written = all.slice(0, now.value.shown)
   const first: StopLine = {
     number: 0,
     text: given.text,

@@ -90,7 +90,7 @@ def _is_whole(text: str) -> bool:
 def test_twins_of_random_problems_are_right_and_their_worked_lines_hold(kind: str) -> None:
     refused = 0
     for seed in SEEDS:
-        for number in range(3):
+        for number in range(2):
             made = {**EQUATIONS, **EXPRESSIONS}[kind](Random(f"{kind} {number} {seed}"))
             problem = Problem(made.task, made.given, made.variable, numbers=made.numbers, seed=seed)  # type: ignore[arg-type]
             try:
