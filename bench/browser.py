@@ -5,8 +5,10 @@ lines with forks shown; opening an example; the size of the first load.
 """
 
 import os
+import re
 import statistics
 import time
+from typing import Any
 
 from app_server import ARGUMENTS, ready_server
 from bench_page import Bench, sign_in
@@ -81,6 +83,92 @@ def _opened(page: Page) -> list[float]:
     return times
 
 
+CALL = """
+async ([method, path, body]) => {
+  const token = /(?:^|; )csrftoken=([^;]+)/.exec(document.cookie)[1]
+  const begun = performance.now()
+  const reply = await fetch(path, {
+    method, headers: { 'X-CSRFToken': token, 'Content-Type': 'application/json' },
+    body: body === null ? undefined : JSON.stringify(body),
+  })
+  const content = await reply.arrayBuffer()
+  const milliseconds = performance.now() - begun
+  const kind = reply.headers.get('Content-Type') || ''
+  const text = kind.includes('json') ? new TextDecoder().decode(content) : 'null'
+  return { milliseconds, status: reply.status, answer: JSON.parse(text) }
+}
+"""
+
+
+def _call(page: Page, method: str, path: str, body: Any = None) -> tuple[float, Any]:
+    """Make one call of the API from the page; return its milliseconds and its answer."""
+    found = page.evaluate(CALL, [method, path, body])
+    assert found["status"] < 300, found
+    return found["milliseconds"], found["answer"]
+
+
+def _sets(page: Page) -> None:
+    """A set of forty, made of twins; opened, re-ordered, printed; a key of twenty proofed."""
+    _, made = _call(page, "POST", "/api/sets", {"title": "Forty for the bench"})
+    identity = made["id"]
+    givens = ["3(x - 2) = 2x + 5", "x^2 - 7x + 12 = 0", "6/x + 3/(x + 2) = 4", "sqrt(2x + 3) = x"]
+    problems = [{"task": "solve", "given": given} for given in givens]
+    _, made = _call(page, "POST", f"/api/sets/{identity}/problems", {"problems": problems})
+    ids = [item["example"]["id"] for item in made["items"]]
+    plain, _ = _call(page, "POST", "/api/algebra/work", {**problems[0], "form": []})
+    milliseconds = 0.0
+    for place, count in enumerate((9, 9, 9, 9)):
+        body = {"example": ids[place], "count": count, "seed": 7}
+        took, made = _call(page, "POST", f"/api/sets/{identity}/twins", body)
+        milliseconds += took * 30 / 36
+    print(f"30 twins: {milliseconds:.0f} ms ({milliseconds / plain:.0f} times one problem worked)")
+    for item in made["set"]["items"]:  # as after the first opening: everything is known
+        _call(page, "GET", f"/api/sets/{identity}/facts/{item['example']['id']}")
+    for what in ("key", "handout"):
+        took, _ = _call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
+        again, _ = _call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
+        print(f"PDF of a {what} of 40 items: {took:.0f} ms, again {again:.0f} ms")
+    times = []
+    for _ in range(5):
+        page.goto("/sets")
+        link = page.get_by_role("link", name="Forty for the bench").first
+        expect(link).to_be_visible()
+        begun = time.perf_counter()
+        link.click()
+        expect(page.locator(".dot")).to_have_count(40)
+        expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
+        times.append((time.perf_counter() - begun) * 1000)
+    _shown("opening a set of 40", times)
+    rows, times = page.locator(".problem"), []
+    rows.nth(0).focus()
+    for place in range(1, 13):
+        text = rows.nth(place - 1).inner_text().split("\n", 1)[1]
+        begun = time.perf_counter()
+        page.keyboard.press("Alt+ArrowDown")
+        expect(rows.nth(place)).to_contain_text(text.split("\n")[-1][:6])
+        times.append((time.perf_counter() - begun) * 1000)
+    _shown("moving a problem of 40 by one place", times)
+    _proofed(page, identity)
+
+
+def _proofed(page: Page, identity: str) -> None:
+    """A key of twenty items with all lines, from the sending to its report."""
+    found = page.evaluate(
+        "(path) => fetch(path).then((reply) => reply.text())",
+        f"/api/give/{identity}/sheet/key.txt?density=board",
+    )
+    blocks = [block for block in found.split("\n\n") if block[:1].isdigit()][:20]
+    text = "\n\n".join(re.sub(r" {2,}\[.*\]$", "", block, flags=re.M) for block in blocks)
+    begun = time.perf_counter()
+    _, proof = _call(page, "POST", "/api/proofs", {"text": text})
+    while not proof["report"]:
+        page.wait_for_timeout(50)
+        _, proof = _call(page, "GET", f"/api/proofs/{proof['id']}")
+    took = (time.perf_counter() - begun) * 1000
+    holding = sum(item["status"] == "holds" for item in proof["report"])
+    print(f"proofing a key of {len(proof['report'])} items ({holding} hold): {took:.0f} ms")
+
+
 def _shown(name: str, times: list[float]) -> None:
     high = statistics.quantiles(times, n=20)[18]
     print(f"{name}: {len(times)}, median {statistics.median(times):.0f} ms, 95 % {high:.0f} ms")
@@ -99,6 +187,7 @@ def _measured(page: Page) -> None:
     page.locator(".stub").first.click()
     _shown("the same under 40 lines with forks shown", _typed(page, bench))
     _shown("opening an example, from the list to judged", _opened(page))
+    _sets(page)
 
 
 def main() -> None:

@@ -13,11 +13,12 @@ import sys
 import time
 from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
+from contextlib import suppress
 from typing import Any, NamedTuple
 
 import sympy
 from sympy.core.cache import clear_cache
-from uchuu_core import check, forks, nudge, problem_from, screen, study, work
+from uchuu_core import check, forks, nudge, problem_from, proof, screen, study, twin, work
 from uchuu_core.checking.context import Context, context_of, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.line import judged
@@ -207,6 +208,32 @@ def _forks_anew(problem: Problem) -> None:
     forks(problem)
 
 
+def _twin_or_refusal(problem: Problem) -> None:
+    """Make a twin; one structure of the cases has no number and is refused."""
+    with suppress(Failure):
+        twin(problem)
+
+
+def _keys(problems: list[Problem]) -> list[str]:
+    """Return keys of twenty items, every line of each."""
+    verbs = {"domain": "Find the domain of"}
+    items = []
+    for problem in problems:
+        lines = [line["text"] for line in work(problem)["lines"]]
+        verb = verbs.get(problem.task, problem.task.capitalize())
+        if problem.task != "study" and lines:
+            items.append("\n".join([f"{verb}: {problem.given}", *lines]))
+    return [
+        "\n".join(f"{n}. {item}" for n, item in enumerate(items[start : start + 20], start=1))
+        for start in range(0, len(items) - 19, 10)
+    ]
+
+
+def _proof_key(text: str) -> None:
+    solution_set.cache_clear()
+    proof(text, Problem("simplify", ""))
+
+
 def _paper_lines(records: list[dict[str, Any]]) -> int:
     """Judge and explain papers, each line to the end; return how many lines there were."""
     for record in records:
@@ -275,6 +302,10 @@ def main() -> None:
     _measured("studying a function", study, [p for p in problems if p.task == "study"])
     _measured("forks of a whole example", _forks_anew, problems)
     _measured("screening an exercise", screen, problems)
+    worked = _measured("working a problem, remembered", work, problems)
+    twins = _measured("a twin of a problem", _twin_or_refusal, problems)
+    print(f"a twin costs {twins / worked:.0f} workings at the median")
+    _measured("proofing a key of 20 items with all lines", _proof_key, _keys(problems))
     print(f"thirty papers, two processes: {_papers():.1f} s")
     for package in ("uchuu_core", "sympy"):
         milliseconds, megabytes = _import_cost(package)
