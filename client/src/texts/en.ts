@@ -363,6 +363,7 @@ export const words = {
       ['Alt+S', 'show it to the class'],
       ['Alt+F', 'show where students leave the line'],
       ['Alt+M', 'typeset field, or plain typing'],
+      ['Alt+T', 'in a set: a twin of the chosen problem'],
       ['Alt+G', 'edit the problem'],
       ['Alt+N', 'new example'],
       ['Alt+P', 'printable key'],

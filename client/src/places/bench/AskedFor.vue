@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
+import OwnRules from '@/example/OwnRules.vue'
 
 const props = defineProps<{
   task: Content['task']
@@ -29,31 +30,6 @@ const summary = computed(() => {
   const own = Object.keys(props.house).length ? [words.bench.ownRules] : []
   return [...among, ...forms, ...own].join(', ')
 })
-
-/** The rules that an example may have of its own; the first choice is the teacher's. */
-const rules = [
-  {
-    key: 'density',
-    name: words.house.density,
-    values: { fine: words.house.fine, board: words.house.board, key: words.house.key },
-  },
-  {
-    key: 'juxtaposition',
-    name: words.house.juxtaposition,
-    values: { equal: words.house.equal, tighter: words.house.tighter },
-  },
-  {
-    key: 'radicals',
-    name: words.house.radicals,
-    values: { any: words.house.anyLetter, 'non-negative': words.house.nonNegative },
-  },
-] as const
-
-function rule(key: (typeof rules)[number]['key'], event: Event): void {
-  const value = (event.target as HTMLSelectElement).value
-  const others = Object.entries(props.house).filter(([name]) => name !== key)
-  emit('change', { house: Object.fromEntries(value ? [...others, [key, value]] : others) })
-}
 
 function letter(event: Event): void {
   emit('change', { variable: (event.target as HTMLInputElement).value.trim().slice(0, 3) })
@@ -99,15 +75,7 @@ function toggle(kind: string): void {
       </fieldset>
       <fieldset>
         <legend>{{ words.bench.ownRulesTitle }}</legend>
-        <label v-for="item in rules" :key="item.key" class="rule">
-          {{ item.name }}
-          <select :value="house[item.key] ?? ''" @change="rule(item.key, $event)">
-            <option value="">{{ words.bench.asHouse }}</option>
-            <option v-for="(name, value) in item.values" :key="value" :value="value">
-              {{ name }}
-            </option>
-          </select>
-        </label>
+        <OwnRules :model-value="house" @update:model-value="emit('change', { house: $event })" />
       </fieldset>
     </div>
   </details>
@@ -145,11 +113,6 @@ legend {
   padding: 0;
   color: var(--quiet);
   font-size: 0.82rem;
-}
-.rule select {
-  display: block;
-  width: 100%;
-  font: inherit;
 }
 .letter {
   width: 3rem;

@@ -3,6 +3,7 @@
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import OwnRules from '@/example/OwnRules.vue'
 import JobProgress from '@/jobs/JobProgress.vue'
 import { useJob } from '@/jobs/useJob'
 import { readable } from '@/shared/logic/readable'
@@ -211,22 +212,7 @@ useKeys({
       </label>
       <details class="rules">
         <summary>{{ words.sets.house }}</summary>
-        <label>
-          {{ words.sets.density }}
-          <select
-            :value="house.density ?? ''"
-            @change="
-              house = {
-                ...house,
-                density: (($event.target as HTMLSelectElement).value || null) as 'key',
-              }
-            "
-          >
-            <option v-for="(name, key) in words.sets.densities" :key="key" :value="key">
-              {{ name }}
-            </option>
-          </select>
-        </label>
+        <OwnRules v-model="house" />
         <span class="quiet"> {{ words.sets.houseSays }}</span>
       </details>
       <p v-if="opened && !items.length" class="empty">{{ words.sets.empty }}</p>
