@@ -4,6 +4,7 @@ A key never shows a teacher's own lines unless they are right and finished; else
 anew. What cannot be worked says so in its place.
 """
 
+import re
 from dataclasses import asdict, dataclass, field
 from typing import Any, Literal
 
@@ -153,6 +154,16 @@ def math_of(text: str) -> Math:
 _SIGNS = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
 
 
+_RAISED = str.maketrans("-0123456789", "⁻⁰¹²³⁴⁵⁶⁷⁸⁹")
+
+
+def said(sentence: str) -> str:
+    """Return a sentence of the core with typographic signs instead of typed ones."""
+    text = re.sub(r"\^\(?(-?\d+)\)?", lambda power: power[1].translate(_RAISED), sentence)
+    text = re.sub(r"\bsqrt\(", "√(", text).replace("*", "·").replace("+-", "±")
+    return re.sub(r"(?<![A-Za-z])-(?=[\dA-Za-z(√ ])", "−", text).replace("!=", "≠")
+
+
 def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
     """Return the set as the sheet that is wished for."""
     asker = asker_of(stored)
@@ -201,13 +212,15 @@ def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
         if own["first_wrong"] is None and answer["right"] and answer["finished"]:
             mine = item.example.reasons
             return [
-                Written(math_of(line["text"]), mine.get(line["text"]) or line.get("says") or "")
+                Written(
+                    math_of(line["text"]), mine.get(line["text"]) or said(line.get("says") or "")
+                )
                 for line in own["lines"]
             ]
     record = asker.record(item.example)
     house = record["house"] | ({"density": wish.density} if wish.density else {})
     worked = asker.ask("work", item.example, house=house)
-    return [Written(math_of(line["text"]), line["says"]) for line in worked["lines"]]
+    return [Written(math_of(line["text"]), said(line["says"])) for line in worked["lines"]]
 
 
 def _leavings(asker: Asker, item: SetItem) -> list[Leaving]:
@@ -232,7 +245,7 @@ def _choices(asker: Asker, item: SetItem, wish: Wish) -> list[Choice]:
             math_of(choice["text"]),
             choice["right"],
             choice.get("name") or "",
-            choice.get("because") or "",
+            said(choice.get("because") or ""),
         )
         for letter, choice in zip(LETTERS, found, strict=False)
     ]
@@ -244,6 +257,6 @@ def _mistake(asker: Asker, item: SetItem, wish: Wish) -> Mistake:
         [math_of(line["text"]) for line in found["lines"]],
         found["mistake_at"],
         found["name"],
-        found["because"] or "",
+        said(found["because"] or ""),
         math_of(found["instead"]) if found["instead"] else None,
     )

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** The places, the same everywhere. */
+import { useRoute } from 'vue-router'
 import { theme, toggleTheme } from '@/shared/composables/theme'
 import { words } from '@/texts/en'
 
+const route = useRoute()
 defineProps<{
   /** Who is signed in. */
   username: string
@@ -28,7 +30,12 @@ const places = [
       </svg>
       {{ words.product }}
     </span>
-    <router-link v-for="place in places" :key="place.name" :to="{ name: place.name }">
+    <router-link
+      v-for="place in places"
+      :key="place.name"
+      :to="{ name: place.name }"
+      :class="{ here: route.meta.place === place.name }"
+    >
       {{ place.label }}
     </router-link>
     <span class="gap" />
@@ -75,7 +82,8 @@ a:hover,
 button:hover {
   background: #ffffff18;
 }
-a.router-link-active {
+a.router-link-active,
+a.here {
   background: #ffffff24;
   box-shadow: inset 0 -2px 0 #f0b49c;
 }

@@ -12,6 +12,8 @@ import xmlschema
 from api.testing import ApiClient
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
 
+from giving.sheets import said
+
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
 KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")
 LINEAR = {"task": "solve", "given": "3(x - 2) = 9"}
@@ -126,3 +128,15 @@ def test_each_teacher_gives_only_their_own(ben: ApiClient, stored: dict[str, Any
         "qti.zip",
     ):
         assert ben.call("GET", f"/give/{stored['id']}/{path}").status_code == 404
+
+
+@pytest.mark.parametrize(
+    ("typed", "printed"),
+    [
+        ("3^2 = 9. (-2)^3 = -8.", "3² = 9. (−2)³ = −8."),
+        ("sqrt(x - 3) = +-4*x^(-1)", "√(x − 3) = ±4·x⁻¹"),
+        ("the right-hand side != 0", "the right-hand side ≠ 0"),
+    ],
+)
+def test_sentences_are_printed_with_true_signs(typed: str, printed: str) -> None:
+    assert said(typed) == printed
