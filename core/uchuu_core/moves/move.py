@@ -162,9 +162,11 @@ class Move:
             if isinstance(rewrite.wanted, Relation):
                 yield from _on_equation(rewrite, rewrite.wanted, line)
         for path, part, known in parts.all:
-            if self not in known:
-                known[self] = list(self._on_part(part)) if self._touches(type(part)) else []
-            for new, owes in known[self]:
+            made = known.get(self)
+            if made is None:
+                made = list(self._on_part(part)) if self._touches(type(part)) else []
+                known[self] = made
+            for new, owes in made:
                 yield Step(_put(line, path, new), path, owes)
 
     def _touches(self, kind: type) -> bool:

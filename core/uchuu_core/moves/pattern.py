@@ -46,11 +46,16 @@ class Rules:
 
     def allow(self, name: str, node: Line) -> bool:
         """Return whether *name* may be bound to *node*."""
+        conditions = self.by_name.get(name)
+        if not conditions:
+            return True
         bound: Bindings = {name: node}  # type: ignore[dict-item]  # relations are never bound
-        return all(condition.holds(bound) for condition in self.by_name.get(name, ()))
+        return all(condition.holds(bound) for condition in conditions)
 
 
 EMPTY: Bindings = MappingProxyType({})
+Taken = tuple[int, ...]
+_Fit = tuple[Taken, Bindings]
 _MOST_PARTS = 6
 """Sums and products longer than this are matched by neighbouring parts only."""
 
@@ -185,8 +190,16 @@ def _parts(
     rules: Rules,
 ) -> Iterator[Bindings]:
     for split in _splits(len(factors), tuple(_takes_several(slot) for slot in wanted)):
-        groups = [build.product(factors[n] for n in taken) for taken in split]
+        groups = [_product_of(factors, taken) for taken in split]
         yield from _in_turn(list(zip(wanted, groups, strict=True)), bound, rules)
+
+
+def _product_of(factors: tuple[Expr, ...], taken: Taken) -> Expr:
+    """Return the product of the factors *taken*: one that is no product is itself."""
+    first = factors[taken[0]]
+    if len(taken) == 1 and type(first) is not Product:
+        return first
+    return build.product(factors[n] for n in taken)
 
 
 def _terms(
@@ -218,15 +231,12 @@ def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, rules: Rules) -> I
     if not pairs:
         yield bound
         return
-    if not all(may_fit(wanted, node, rules) for wanted, node in pairs):
-        return
+    for wanted, node in pairs:
+        if not may_fit_kind(wanted, type(node), rules):
+            return
     (wanted, node), *rest = pairs
     for found in matches(wanted, node, bound, rules):
         yield from _in_turn(rest, found, rules)
-
-
-Taken = tuple[int, ...]
-_Fit = tuple[Taken, Bindings]
 
 
 def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[_Fit]:
@@ -236,16 +246,22 @@ def runs_in_sum(wanted: Sum, node: Sum, rules: Rules) -> Iterator[_Fit]:
     """
     slots = sorted(wanted.terms, key=lambda slot: _takes_several(slot.body))
     fits: list[list[_Fit]] = []
+    groups: dict[tuple[bool, int, int], Expr] = {}
     for slot in slots:
-        found = list(_fits(slot, node, rules))
+        found = list(_fits(slot, node, rules, groups))
         if not found:
             return
         fits.append(found)
     yield from _joined(fits, (), EMPTY)
 
 
-def _fits(slot: Term, node: Sum, rules: Rules) -> Iterator[_Fit]:
-    """Yield the terms of *node* that *slot* alone fits, with what they bind."""
+def _fits(
+    slot: Term, node: Sum, rules: Rules, groups: dict[tuple[bool, int, int], Expr]
+) -> Iterator[_Fit]:
+    """Yield the terms of *node* that *slot* alone fits, with what they bind.
+
+    ``groups``: neighbours written together before, by whether the slot adds, first and number.
+    """
     limits.check_time()
     several = _takes_several(slot.body)
     for start, first in enumerate(node.terms):
@@ -254,7 +270,10 @@ def _fits(slot: Term, node: Sum, rules: Rules) -> Iterator[_Fit]:
         for length in range(1, 4 if several else 2):
             if start + length > len(node.terms):
                 break
-            group = _signed_group(slot, list(node.terms[start : start + length]))
+            key = (slot.sign == "+", start, length)
+            group = groups.get(key)
+            if group is None:
+                group = groups[key] = _signed_group(slot, list(node.terms[start : start + length]))
             taken = tuple(range(start, start + length))
             for found in matches(slot.body, group, EMPTY, rules):
                 yield taken, found
