@@ -24,6 +24,8 @@ from uchuu_core.notation import read
 MOST_BYTES = 2_000_000
 MOST_UNPACKED = 20_000_000
 MOST_ROWS = 100
+MOST_CHARACTERS = 20_000
+"""Of one problem."""
 TASKS = ("evaluate", "simplify", "factor", "expand", "solve", "domain", "study")
 _FORMATS = Path(__file__).parent / "format"
 _NAMES = {"problem": "given", "exercise": "given", "points": "marks", "time": "minutes"}
@@ -190,6 +192,10 @@ def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:
     """Take one problem; one that cannot be read is kept as text and said to be."""
     if not str(problem.get("given", "")).strip():
         found.rows.append(Row(at, False, "There is no problem in it."))
+        return
+    if len(problem["given"]) > MOST_CHARACTERS:
+        says = f"It has more than {MOST_CHARACTERS:,} characters."
+        found.rows.append(Row(at, False, says, problem["given"][:200]))
         return
     try:
         read(problem["given"])

@@ -118,6 +118,11 @@ class Sheet:
     items: list[SheetItem]
 
     @property
+    def has_key_apart(self) -> bool:
+        """Whether what students get comes first and the key after it."""
+        return self.what in ("choices", "mistakes")
+
+    @property
     def total(self) -> int:
         """All marks."""
         return sum(item.marks or 0 for item in self.items)

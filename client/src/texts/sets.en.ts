@@ -142,7 +142,7 @@ export const give = {
     'items.xlsx': 'Workbook (XLSX)',
     'qti.zip': 'Test package (QTI 3)',
   },
-  refused: 'Not on the sheet',
+  refused: 'Could not be made',
   empty: 'Nothing stands in this set yet.',
 }
 

@@ -147,6 +147,7 @@ def _zip(name: str, content: bytes) -> bytes:
         ("noname", b"x", "Files that are read"),
         ("a.txt", b"1. x = 1\n" * 300_000, "larger than"),
         ("a.csv", b"given\n" + b"x=1\n" * 300, "at most 100"),
+        ("a.txt", b"1. Solve x = " + b"1" * 30_000, "more than 20,000"),
     ],
     ids=lambda value: value if isinstance(value, str) else None,
 )
@@ -171,3 +172,25 @@ def test_a_path_in_a_file_name_means_nothing(ada: ApiClient) -> None:
     made = _bring(ada, "..%2F..\\evil/../sheet.txt", b"1. Solve 2x = 6").json()
 
     assert made["set"]["title"] == "sheet"
+
+
+def test_problems_are_typed_one_a_line_or_as_a_list(ada: ApiClient) -> None:
+    stored = ada.set_of()
+    path = f"/exchange/typed/{stored['id']}"
+
+    plain = ada.call("POST", path, {"text": "2x = 6\nFactor.\nx^2 - 9\nx + = 1"}).json()
+    listed = ada.call("POST", path, {"text": "1. Solve 3x = 9\n   x = 3\n2. 4x = 8"}).json()
+    long = ada.call("POST", path, {"text": "x" * 50_000})
+
+    assert (plain["added"], len(plain["refused"])) == (3, 1)
+    tasks = [(i["example"]["task"], i["example"]["lines"]) for i in listed["set"]["items"]]
+    assert tasks == [
+        ("solve", []),
+        ("factor", []),
+        ("factor", []),
+        ("solve", ["x = 3"]),
+        ("solve", []),
+    ]
+    assert long.status_code == 200
+    assert long.json()["added"] == 0
+    assert "characters" in long.json()["refused"][0]

@@ -91,7 +91,7 @@
 
 #let item-of(item) = block(breakable: false, width: 100%, below: 7mm, {
   head(item)
-  refused(item)
+  if sheet.what in ("short", "key") { refused(item) }
   if sheet.what == "handout" { pad(left: 9mm, room(item)) }
   if sheet.what == "short" and item.answer != none { pad(left: 9mm, top: 1mm, display(item.answer)) }
   if sheet.what == "key" and item.lines.len() > 0 {

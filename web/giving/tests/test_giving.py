@@ -140,3 +140,16 @@ def test_each_teacher_gives_only_their_own(ben: ApiClient, stored: dict[str, Any
 )
 def test_sentences_are_printed_with_true_signs(typed: str, printed: str) -> None:
     assert said(typed) == printed
+
+
+@pytest.mark.parametrize("kind", ["handout", "choices", "mistakes"])
+@pytest.mark.parametrize("ending", ["txt", "md", "tex"])
+def test_what_students_get_comes_without_answers_and_apologies(
+    ada: ApiClient, stored: dict[str, Any], kind: str, ending: str
+) -> None:
+    text = _get(ada, f"{stored['id']}/sheet/{kind}.{ending}").decode()
+
+    students = text.partition("Key: ")[0]
+    assert ("Key: " in text) is (kind != "handout")
+    for told in ("right", "instead", "cannot", "meaning", "should be"):
+        assert told not in students

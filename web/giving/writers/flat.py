@@ -31,13 +31,14 @@ def in_latex(text: str) -> str:
 
 @dataclass(frozen=True, slots=True)
 class _Way:
-    """How one notation writes text, mathematics, a problem's head, a line under it, a heading, a break."""
+    """How one notation writes text, mathematics, a problem's head, a line under it, headings, a break."""
 
     text: Callable[[str], str]
     maths: Callable[[Math], str]
     head: Callable[[int, str, str, str], str]
     line: Callable[[str, str], str]
     title: Callable[[str], str]
+    between: Callable[[str], str]
     apart: str
 
 
@@ -51,6 +52,7 @@ _PLAIN = _Way(
     lambda n, task, maths, marks: f"{n}. {task}: {maths}{f'   ({marks})' if marks else ''}",
     lambda line, says: f"   {line}{f'    [{says}]' if says else ''}",
     lambda text: f"{text}\n{'=' * len(text)}",
+    lambda text: f"\n{text}\n{'-' * len(text)}",
     "\n",
 )
 _MARKDOWN = _Way(
@@ -59,6 +61,7 @@ _MARKDOWN = _Way(
     lambda n, task, maths, marks: f"{n}. {task}: {maths}{f' *({marks})*' if marks else ''}",
     lambda line, says: f"    - {line}{f' — {says}' if says else ''}",
     lambda text: f"# {text}",
+    lambda text: f"\n## {text}\n",
     "\n",
 )
 _LATEX = _Way(
@@ -69,6 +72,7 @@ _LATEX = _Way(
     ),
     lambda line, says: f"\\par\\quad {line}" + (f" \\hfill {{\\small {says}}}" if says else ""),
     lambda text: f"\\section*{{{text}}}",
+    lambda text: f"\\newpage\\item[]\\textbf{{{text}}}",
     "",
 )
 
@@ -106,10 +110,15 @@ def _walk(sheet: Sheet, way: _Way) -> Iterator[str]:
         yield from _under(item, sheet, way)
         if way.apart:
             yield ""
+    if sheet.has_key_apart:
+        yield way.between(way.text(f"Key: {sheet.title}{form}"))
+        for item in sheet.items:
+            yield from _key(item, way)
 
 
 def _under(item: SheetItem, sheet: Sheet, way: _Way) -> Iterator[str]:
-    if item.refused:
+    """Yield what stands under a problem; nothing that is not for a student where it is for students."""
+    if item.refused and sheet.what in ("short", "key"):
         yield way.line(way.text(item.refused), "")
     if sheet.what == "handout" and sheet.room != "none" and way is _LATEX:
         yield f"\\par\\vspace{{{item.room * 9}mm}}"
@@ -124,13 +133,20 @@ def _under(item: SheetItem, sheet: Sheet, way: _Way) -> Iterator[str]:
         yield way.line(f"{where}: {way.maths(leaving.wrong)}", says)
     for choice in item.choices:
         yield way.line(f"{choice.letter}) {way.maths(choice.math)}", "")
-    if item.choices:
-        for choice in item.choices:
-            says = "right" if choice.right else f"{choice.name}. {choice.because}"
-            yield way.line(f"{choice.letter}:", way.text(says))
     if item.mistake is not None:
         for number, math in enumerate(item.mistake.lines, start=1):
             yield way.line(f"{number}  {way.maths(math)}", "")
+
+
+def _key(item: SheetItem, way: _Way) -> Iterator[str]:
+    """Yield the key of choices, or of a planted mistake."""
+    name = f"{item.number}"
+    if item.refused:
+        yield way.line(f"{name}  {way.text(item.refused)}", "")
+    for choice in item.choices:
+        says = "right" if choice.right else f"{choice.name}. {choice.because}"
+        yield way.line(f"{name} {choice.letter})", way.text(says))
+    if item.mistake is not None:
         instead = f" It should be {way.maths(item.mistake.instead)}" if item.mistake.instead else ""
         says = way.text(f"{item.mistake.name}. {item.mistake.because}") + instead
-        yield way.line(f"Line {item.mistake.at}:", says)
+        yield way.line(f"{name}  line {item.mistake.at}:", says)

@@ -35,7 +35,7 @@ def _item(item: SheetItem, sheet: Sheet) -> str:
     parts = [
         f'<li value="{item.number}"><span class="quiet">{head}</span> {maths(item.given)}{marks}'
     ]
-    if item.refused:
+    if item.refused and sheet.what in ("short", "key"):
         parts.append(f"<p><em>{escape(item.refused)}</em></p>")
     if sheet.what == "handout" and sheet.room != "none":
         parts.append('<div class="room"></div>' * item.room)

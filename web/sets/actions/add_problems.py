@@ -7,6 +7,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from examples.actions.save_example import create_example
 from examples.schemas import ExampleIn
+from pydantic import ValidationError
 
 from sets.models import ProblemSet, SetItem
 from sets.queries import one_of
@@ -27,7 +28,7 @@ def add_problems(
     has them.
 
     Raises:
-        Refused: 422 when the set would hold more than ``MOST_ITEMS``.
+        Refused: 422 when the set would hold more than ``MOST_ITEMS``, or one of them is too long.
     """
     stored = ProblemSet.objects.select_for_update().get(pk=stored.pk)
     items = list(stored.items.all())
@@ -36,7 +37,7 @@ def add_problems(
     place = len(items) if after is None else min(after + 1, len(items))
     new = []
     for problem in problems:
-        content = ExampleIn(**{k: v for k, v in problem.items() if k in ExampleIn.model_fields})
+        content = _content(problem)
         example = create_example(teacher=teacher, content=content)
         extra = {k: problem[k] for k in ("marks", "minutes", "instruction") if problem.get(k)}
         new.append(SetItem(set=stored, example=example, position=0, **extra))
@@ -59,3 +60,13 @@ def add_problems(
     stored.version += 1
     stored.save()
     return one_of(teacher, stored.pk)
+
+
+def _content(problem: dict[str, Any]) -> ExampleIn:
+    try:
+        return ExampleIn(**{k: v for k, v in problem.items() if k in ExampleIn.model_fields})
+    except ValidationError as wrong:
+        first = wrong.errors()[0]
+        start = str(problem.get("given", ""))[:40]
+        message = f"The problem “{start}…” cannot be stored: {first['loc'][0]}: {first['msg']}."
+        raise Refused(422, "bad-problem", message) from None

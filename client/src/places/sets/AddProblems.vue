@@ -53,6 +53,7 @@ async function tried(body: Parameters<typeof props.make>[0]): Promise<void> {
     if ('text' in body && made.added) typed.value = ''
   } catch (reason) {
     if (!(reason instanceof Refusal)) throw reason
+    says.value = ''
     refusal.value = reason.message
   } finally {
     busy.value = false
