@@ -15,7 +15,6 @@ from uchuu_core.moves.pattern import (
     Rules,
     filled,
     matches,
-    may_fit,
     may_fit_kind,
     pattern,
     runs_in_sum,
@@ -101,7 +100,7 @@ _parts: dict[Expr, dict["Move", list[Rewritten]]] = {}
 """What each move makes of a part: neighbouring lines share most of their parts."""
 
 
-_touched: dict[tuple["Move", type], bool] = {}
+_fitting: dict[tuple["Move", type], tuple[Rewrite, ...]] = {}
 
 
 def _remembered(part: Expr) -> dict["Move", list[Rewritten]]:
@@ -171,20 +170,21 @@ class Move:
 
     def _touches(self, kind: type) -> bool:
         """Whether the move can do anything to parts of this kind."""
-        found = _touched.get((self, kind))
+        return (self.function is not None and not self.whole_line) or bool(self._fitting(kind))
+
+    def _fitting(self, kind: type) -> tuple[Rewrite, ...]:
+        """Return the rewrites that parts of this kind may fit at all."""
+        found = _fitting.get((self, kind))
         if found is None:
-            found = (self.function is not None and not self.whole_line) or any(
-                may_fit_kind(rewrite.wanted, kind, rewrite.rules) for rewrite in self.rewrites
-            )
-            _touched[self, kind] = found
+            found = tuple(r for r in self.rewrites if may_fit_kind(r.wanted, kind, r.rules))
+            _fitting[self, kind] = found
         return found
 
     def _on_part(self, part: Expr) -> Iterator[Rewritten]:
         if self.function is not None and not self.whole_line:
             yield from ((new, ()) for new in self.function(part))  # type: ignore[misc]
-        for rewrite in self.rewrites:
-            if may_fit(rewrite.wanted, part, rewrite.rules):
-                yield from _rewritten(rewrite, part)
+        for rewrite in self._fitting(type(part)):
+            yield from _rewritten(rewrite, part)
 
 
 def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:

@@ -67,7 +67,8 @@ _INLINE_ANSWER = re.compile(
     r"\s*(?:→|⇒|=>|->|\t+| {3,}|\b(?:answer|ans)\s*[:.]\s*|[.;,]\s+(?=no |all |prime|cannot))\s*",
     re.I,
 )
-_ARROW = re.compile(r"^\s*(?:→|⇒|=>|->|∴|[•*]\s|-\s+(?=[A-Za-z(\\]))\s*")
+_ARROW = re.compile(r"^\s*(?:→|⇒|=>|->|∴|[•*]\s)\s*")
+"""What may stand before a line; a minus is never a bullet."""
 _WORD = re.compile(r"(?<![\\A-Za-z])[A-Za-z]{3,}")
 _MATH_WORDS = frozenset(
     ("sqrt", "cbrt", "root", "abs", "and", "all", "real", "numbers", "except", "excluded", "solution")
@@ -183,7 +184,7 @@ def _begin(item: KeyItem, text: str) -> None:
 
 def _continue(item: KeyItem, text: str) -> None:
     """Read a further line of an item."""
-    text = text.strip()
+    text = _ARROW.sub("", text).strip()
     if answer := _ANSWER.match(text):
         text = answer.group(1).strip()
         if item.options and re.fullmatch(r"\(?[A-Ha-h][.)]?", text):

@@ -1,0 +1,132 @@
+"""Whatever a teacher types, no writer breaks, and nothing typed becomes a command of the format."""
+
+import csv
+import io
+import re
+
+from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
+from exchange.reading import _csv_rows
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from giving.sheets import Choice, Leaving, Math, Mistake, Sheet, SheetItem, Written, math_of
+from giving.writers.flat import in_latex, latex_source, markdown, plain_text
+from giving.writers.packages import item_xml
+from giving.writers.page import html_page
+from giving.writers.paper import pages, pdf
+from giving.writers.tables import _harmless
+
+XML_TEXT = st.text(
+    st.characters(exclude_categories=("Cs", "Cc"), exclude_characters="\ufffe\uffff"), max_size=40
+)
+TYPED = st.one_of(
+    XML_TEXT,
+    st.sampled_from(
+        [
+            r"\input{/etc/passwd}",
+            "#eval(sys)",
+            '#read("/etc/passwd")',
+            "$x$ & % ~ ^ _ {",
+            "</math><script>alert(1)</script>",
+            "]]>",
+            "`*_[a](b)`",
+            "=cmd|' /C calc'!A0",
+        ]
+    ),
+)
+MATHS = st.one_of(st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)", "no solution"]), TYPED).map(math_of)
+
+
+@st.composite
+def items(draw: st.DrawFn, number: int) -> SheetItem:
+    """Return an item with everything that an item can have."""
+    return SheetItem(
+        number=number,
+        task="solve",
+        task_words="Solve",
+        given=draw(MATHS),
+        instruction=draw(TYPED),
+        marks=draw(st.one_of(st.none(), st.integers(0, 100))),
+        room=draw(st.integers(0, 6)),
+        answer=draw(MATHS),
+        lines=draw(st.lists(st.builds(Written, MATHS, TYPED), max_size=3)),
+        leavings=draw(
+            st.lists(st.builds(Leaving, st.integers(0, 3), TYPED, MATHS, MATHS), max_size=2)
+        ),
+        choices=[
+            Choice("a", draw(MATHS), True),
+            Choice("b", draw(MATHS), False, draw(TYPED), draw(TYPED)),
+        ],
+        mistake=Mistake([draw(MATHS)], 1, draw(TYPED), draw(TYPED), draw(MATHS)),
+        refused=draw(TYPED),
+    )
+
+
+@st.composite
+def sheets(draw: st.DrawFn) -> Sheet:
+    """Return a sheet of any kind."""
+    return Sheet(
+        title=draw(TYPED),
+        form=draw(st.sampled_from(["", "B"])),
+        instruction=draw(TYPED),
+        what=draw(st.sampled_from(["handout", "short", "key", "mistakes", "choices", "slides"])),
+        room=draw(st.sampled_from(["lines", "grid", "none"])),
+        paper=draw(st.sampled_from(["a4", "us-letter"])),
+        items=[draw(items(number)) for number in range(1, draw(st.integers(0, 3)) + 1)],
+    )
+
+
+@given(sheets())
+@settings(max_examples=60)
+def test_text_formats_hold_whatever_is_typed(sheet: Sheet) -> None:
+    page = html_page(sheet)
+    tree = fromstring(page.removeprefix("<!doctype html>\n").replace('<meta charset="utf-8">', ""))
+    assert [element.tag for element in tree.iter() if element.tag.endswith("script")] == []
+    for text in (plain_text(sheet), markdown(sheet)):
+        assert all(f"{item.number}." in text for item in sheet.items)
+    latex = latex_source(sheet)
+    assert latex.count(r"\begin{") == latex.count(r"\end{") == 2
+    assert r"\input{" not in latex
+
+
+@given(sheets())
+@settings(max_examples=12)
+def test_paper_is_set_whatever_is_typed(sheet: Sheet) -> None:
+    assert pdf(sheet).startswith(b"%PDF-")
+    assert all(b"<svg" in page for page in pages(sheet))
+
+
+@given(items(1))
+@settings(max_examples=60)
+def test_an_item_of_a_package_is_well_formed_whatever_is_typed(item: SheetItem) -> None:
+    tree = fromstring(item_xml(item))
+
+    assert [element for element in tree.iter() if element.tag.endswith("script")] == []
+
+
+@given(st.text(max_size=60))
+def test_latex_takes_nothing_of_a_text_for_a_command(text: str) -> None:
+    written = in_latex(text)
+
+    without = re.sub(
+        r"\\(?:textbackslash|[\^~])\{\}|\$\\?[A-Za-z]*(?:-|\{\})?\$|\\[{}$&#%_]", "", written
+    )
+    assert not re.search(r"[\\{}$&#%_^~]", without)
+
+
+CELL = st.text(st.characters(exclude_categories=["Cs"], exclude_characters="\0\r\n"))
+
+
+@given(st.lists(CELL, min_size=2))
+def test_cells_are_read_back_as_they_were_and_never_calculated(cells: list[str]) -> None:
+    out = io.StringIO()
+    csv.writer(out).writerow(["a", "b"])
+    csv.writer(out).writerow([_harmless(cell) for cell in cells])
+
+    assert _csv_rows(out.getvalue())[1] == cells
+    assert all(not str(_harmless(cell)).startswith(("=", "+", "-", "@")) for cell in cells)
+
+
+def test_what_cannot_be_read_stays_as_it_was_typed() -> None:
+    assert math_of("2x + = 3") == Math("2x + = 3")
+    assert math_of("x=3").text == "x = 3"
