@@ -8,7 +8,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.forking.uses import screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.notation import latex, read
-from uchuu_core.tree.shape import outline, structure, unordered, with_letters_by_place
+from uchuu_core.tree.shape import structure, unnamed, unnamed_outline
 from uchuu_core.working.problem import work
 
 
@@ -38,7 +38,7 @@ def facts(problem: Problem) -> dict[str, Any]:
         "difficulty": None,
         "reveals": [],
         "hides": [],
-        "same": _key(problem, unordered(with_letters_by_place(given))),
+        "same": _key(problem, unnamed(given)),
         "structure": _key(problem, structure(given)),  # of what cannot be worked: its look alone
         "refused": "",
     }
@@ -52,7 +52,7 @@ def facts(problem: Problem) -> dict[str, Any]:
     found["lines"] = len(worked["lines"])
     laws = [line["law"] for line in worked["lines"]]
     found["skills"] = list(dict.fromkeys(laws))
-    found["structure"] = _key(problem, (outline(given), laws))
+    found["structure"] = _key(problem, (unnamed_outline(given), laws))
     try:
         found |= screen(problem)
     except Failure as failure:

@@ -13,7 +13,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, read
 from uchuu_core.proofing.items import KeyItem, items_of
 from uchuu_core.proofing.options import as_answer, judged_options
-from uchuu_core.tree.shape import structure, unordered, with_letters_by_place
+from uchuu_core.tree.shape import structure, unnamed
 from uchuu_core.working.problem import work
 
 STATUSES = ("holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer")
@@ -49,7 +49,7 @@ def repeats(givens: list[str]) -> list[dict[str, Any] | None]:
     for text in givens:
         try:
             line = read(text)
-            look = (unordered(with_letters_by_place(line)), structure(line))
+            look = (unnamed(line), structure(line))
         except Failure:
             look = None
         match = None

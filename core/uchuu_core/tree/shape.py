@@ -1,5 +1,6 @@
 """Comparing what was written without regard to order, brackets or the multiplication sign."""
 
+from itertools import permutations
 from typing import Any
 
 from uchuu_core.tree.nodes import (
@@ -16,7 +17,9 @@ from uchuu_core.tree.nodes import (
     Symbol,
     Term,
 )
-from uchuu_core.tree.paths import children, rebuild
+from uchuu_core.tree.paths import children, letters, rebuild, walk
+
+_MOST_NAMED = 4
 
 
 def unordered(node: Line) -> Any:
@@ -70,46 +73,60 @@ def _factors(node: Product) -> list[Any]:
     return found
 
 
-def with_letters_by_place(node: Line) -> Any:
-    """Return *node* with its letters named by where each first stands."""
-    names: dict[str, str] = {}
+def unnamed(node: Line) -> Any:
+    """Return the unordered form without the names of letters: same for an exercise in other letters.
 
-    def renamed(part: Any) -> Any:
-        if isinstance(part, Symbol):
-            return Symbol(names.setdefault(part.name, f"x_{len(names)}"))
-        return part
+    Up to ``_MOST_NAMED`` letters every naming is tried and the first in order taken; beyond, letters
+    are named by where they first stand.
+    """
+    names = sorted(letters(node))
+    if len(names) > _MOST_NAMED:
+        names = list(dict.fromkeys(p.name for _, p in walk(node) if isinstance(p, Symbol)))
+        return _renamed(node, names)
+    looks = (_renamed(node, list(order)) for order in permutations(names))
+    return min(looks, key=repr)
 
-    return rebuild(node, renamed)
+
+def _renamed(node: Line, order: list[str]) -> Any:
+    new = {name: Symbol(f"x_{place}") for place, name in enumerate(order)}
+    return unordered(
+        rebuild(node, lambda part: new[part.name] if isinstance(part, Symbol) else part)
+    )
 
 
 def structure(node: Line) -> Any:
     """Return a comparable form without numbers and names: same for an exercise and its twins.
 
-    Numbers but 0 and 1 are all alike, letters are told apart only by where they stand; signs stay.
+    Numbers but 0 and 1 are all alike, letters are told apart but not named; signs stay.
     """
+    return unnamed(rebuild(node, _without_number))
 
-    def bare(part: Any) -> Any:
-        if isinstance(part, (Number, Mixed)):
-            return part if part.value in (0, 1) else Number("2")
-        return part
 
-    return unordered(rebuild(with_letters_by_place(node), bare))
+def _without_number(part: Any) -> Any:
+    if isinstance(part, (Number, Mixed)):
+        return part if part.value in (0, 1) else Number("2")
+    return part
 
 
 def outline(node: Line) -> Any:
-    """Return what kind of thing *node* is: its structure without signs and coefficients."""
+    """Return what kind of thing *node* is: comparable, without numbers, signs and coefficients."""
+    return unordered(rebuild(node, _bare))
 
-    def bare(part: Any) -> Any:
-        match part:
-            case Number() if part.value == 1:
-                return Number("2")
-            case Signed(_, body):
-                return body
-            case Sum(terms):
-                return Sum(tuple(Term("+", term.body) for term in terms))
-            case Product((Number(), *rest), joins):
-                return rest[0] if len(rest) == 1 else Product(tuple(rest), joins[1:])
-            case _:
-                return part
 
-    return structure(rebuild(node, bare))
+def unnamed_outline(node: Line) -> Any:
+    """Return the outline without the names of letters."""
+    return unnamed(rebuild(node, _bare))
+
+
+def _bare(part: Any) -> Any:
+    match part:
+        case Number() | Mixed():
+            return part if part.value == 0 else Number("2")
+        case Signed(_, body):
+            return body
+        case Sum(terms):
+            return Sum(tuple(Term("+", term.body) for term in terms))
+        case Product((Number(), *rest), joins):
+            return rest[0] if len(rest) == 1 else Product(tuple(rest), joins[1:])
+        case _:
+            return part
