@@ -43,7 +43,9 @@ const { example, told, refusal, load } = useExample(() => props.id)
             <code v-else>{{ line.text }}</code>
           </th>
           <td>{{ index ? line.ask : '' }}</td>
-          <td>{{ index ? prose(line.say) : words.key.given }}</td>
+          <td>
+            {{ index ? example?.reasons?.[line.text] || prose(line.say) : words.key.given }}
+          </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">
               <b>{{ item.name }}:</b> <MathText :latex="item.wrong_latex" />
