@@ -4,6444 +4,6447 @@
  */
 
 export interface paths {
-  '/api/session': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Current
-     * @description Return who is signed in, and set the CSRF cookie.
-     */
-    get: operations['teachers_api_current']
-    put?: never
-    /**
-     * Sign In
-     * @description Sign in.
-     */
-    post: operations['teachers_api_sign_in']
-    /**
-     * Sign Out
-     * @description Sign out.
-     */
-    delete: operations['teachers_api_sign_out']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Listed
-     * @description Return all examples, last changed first.
-     */
-    get: operations['examples_api_listed']
-    put?: never
-    /**
-     * Create
-     * @description Store a new example.
-     */
-    post: operations['examples_api_create']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/export': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Export All
-     * @description Return all examples in the exchange format.
-     */
-    get: operations['examples_api_export_all']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Import All
-     * @description Store the examples of a document in the exchange format, all or none.
-     */
-    post: operations['examples_api_import_all']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * One
-     * @description Return one example.
-     */
-    get: operations['examples_api_one']
-    /**
-     * Save
-     * @description Store a change; 409 with the stored one when it was changed elsewhere since.
-     */
-    put: operations['examples_api_save']
-    post?: never
-    /**
-     * Remove
-     * @description Put an example aside; it can be brought back.
-     */
-    delete: operations['examples_api_remove']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/{identity}/history': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * History
-     * @description Return the earlier versions that were kept, newest first.
-     */
-    get: operations['examples_api_history']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/examples/{identity}/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Restore
-     * @description Bring back an example that was put aside.
-     */
-    post: operations['examples_api_restore']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/read': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Read
-     * @description Return how one line is read.
-     */
-    post: operations['algebra_api_read']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/check': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Check
-     * @description Judge every line of a paper.
-     */
-    post: operations['algebra_api_check']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/work': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Work
-     * @description Work a problem by the chosen method, or by the default.
-     */
-    post: operations['algebra_api_work']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/inspect': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Inspect
-     * @description Say what kind of problem it is, what is worth noticing and which methods apply.
-     */
-    post: operations['algebra_api_inspect']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/nudge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Nudge
-     * @description Say what the next step is: what to notice, which law, the line.
-     */
-    post: operations['algebra_api_nudge']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/compare': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Compare
-     * @description Work a problem by two methods and say how their paths differ.
-     */
-    post: operations['algebra_api_compare']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/study': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Study
-     * @description Study a rational function: its features, the lines that find them, curves to plot.
-     */
-    post: operations['algebra_api_study']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/forks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Forks
-     * @description Say where students leave the example, and where each fork ends.
-     */
-    post: operations['algebra_api_forks']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/fork': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Fork
-     * @description Carry one wrong line on to its end by the same method.
-     */
-    post: operations['algebra_api_fork']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/choices': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Choices
-     * @description Make a multiple-choice question: the right answer among those in which errors end.
-     */
-    post: operations['algebra_api_choices']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/mistake': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Mistake
-     * @description Work the problem with exactly one planted error.
-     */
-    post: operations['algebra_api_mistake']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/screen': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Screen
-     * @description Say which errors the exercise would reveal and which it would hide.
-     */
-    post: operations['algebra_api_screen']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/tell': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Tell
-     * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
-     */
-    post: operations['algebra_api_tell']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/algebra/errors': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Errors
-     * @description Return the error catalogue in its order.
-     */
-    get: operations['algebra_api_errors']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/errors': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Listed
-     * @description Return the teacher's own errors.
-     */
-    get: operations['errors_api_listed']
-    put?: never
-    /**
-     * Add
-     * @description Store a new own error; refused with the proof when it is a law.
-     */
-    post: operations['errors_api_add']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/errors/examine': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Examine
-     * @description Say whether two patterns make an error, and what it makes of some lines.
-     */
-    post: operations['errors_api_examine']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/errors/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /**
-     * Change
-     * @description Store a change of an own error.
-     */
-    put: operations['errors_api_change']
-    post?: never
-    /**
-     * Remove
-     * @description Delete an own error.
-     */
-    delete: operations['errors_api_remove']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/house': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Current
-     * @description Return the rules in force.
-     */
-    get: operations['house_api_current']
-    /**
-     * Change
-     * @description Set the rules.
-     */
-    put: operations['house_api_change']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Listed
-     * @description Return all sets, last changed first; or those that were put aside.
-     */
-    get: operations['sets_api_listed']
-    put?: never
-    /**
-     * Create
-     * @description Store a new set.
-     */
-    post: operations['sets_api_create']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/search': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Find
-     * @description Find sets and problems by text, topic, skill, error and difficulty.
-     */
-    get: operations['sets_api_find']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/families': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Families
-     * @description Return the families of problems that are made to order.
-     */
-    get: operations['sets_api_families']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * One
-     * @description Return one set with its examples and what is known of them.
-     */
-    get: operations['sets_api_one']
-    /**
-     * Save
-     * @description Store a change; 409 with the stored one when it was changed elsewhere since.
-     */
-    put: operations['sets_api_save']
-    post?: never
-    /**
-     * Remove
-     * @description Put a set aside; its examples stay, and it can be brought back.
-     */
-    delete: operations['sets_api_remove']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/facts/{example}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Facts
-     * @description Return what the core knows of one problem by the rules of this set, whether it is in it yet or not.
-     */
-    get: operations['sets_api_facts']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/problems': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add
-     * @description Put bare problems into the set; each becomes an example.
-     */
-    post: operations['sets_api_add']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/twins': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Twins
-     * @description Put twins of one item behind it, or a run that climbs.
-     */
-    post: operations['sets_api_twins']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/family': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Family
-     * @description Put problems made to order at the end.
-     */
-    post: operations['sets_api_family']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/copy': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Copy
-     * @description Store a copy of the set with examples of its own.
-     */
-    post: operations['sets_api_copy']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/versions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Versions
-     * @description Begin to make parallel versions: every item a twin, each version a set.
-     */
-    post: operations['sets_api_versions']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sets/{identity}/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Restore
-     * @description Bring back a set that was put aside.
-     */
-    post: operations['sets_api_restore']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Listed
-     * @description Return the teacher's jobs that are not over, newest first.
-     */
-    get: operations['jobs_api_listed']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * One
-     * @description Return how far one job is.
-     */
-    get: operations['jobs_api_one']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{identity}/cancel': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Cancel
-     * @description Stop a job; nothing of it stays.
-     */
-    post: operations['jobs_api_cancel']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/preview/{what}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Preview
-     * @description Return the pages as they print, with the same in plain text for reading aloud.
-     */
-    get: operations['giving_api_preview']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/sheet/{what}.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Paper
-     * @description Return the sheet as a PDF document.
-     */
-    get: operations['giving_api_paper']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/sheet/{what}.{ending}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Flat
-     * @description Return the sheet as plain text, Markdown, LaTeX source or one HTML page.
-     */
-    get: operations['giving_api_flat']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/set.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Document
-     * @description Return the set in our open format; reading it back gives the same set.
-     */
-    get: operations['giving_api_document']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/items.{ending}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Table
-     * @description Return items, answers, difficulty and skills as a table.
-     */
-    get: operations['giving_api_table']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/give/{identity}/qti.zip': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Package
-     * @description Return the items as a QTI 3 package.
-     */
-    get: operations['giving_api_package']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/keep/everything.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Everything
-     * @description Return all that the teacher owns as one file.
-     */
-    get: operations['keeping_api_everything']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/keep/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Bring Back
-     * @description Bring back what such a file holds; what is there already is not made twice.
-     */
-    post: operations['keeping_api_bring_back']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/exchange/set': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Bring
-     * @description Make a set of a file: our format, a table, plain text or LaTeX.
-     */
-    post: operations['exchange_api_bring']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/exchange/typed/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Typed
-     * @description Put problems that were typed as a list at the end of a set; lines under a number go with it.
-     */
-    post: operations['exchange_api_typed']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/exchange/set/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /**
-     * Take
-     * @description Take an import back as one: the set and its examples are put aside.
-     */
-    delete: operations['exchange_api_take']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Listed
-     * @description Return the proofed keys, newest first.
-     */
-    get: operations['proofs_api_listed']
-    put?: never
-    /**
-     * Begin
-     * @description Begin to proof a key that was pasted.
-     */
-    post: operations['proofs_api_begin']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Begin With File
-     * @description Begin to proof a key from a file: text, LaTeX, a table, or a set in our format.
-     */
-    post: operations['proofs_api_begin_with_file']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/{identity}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * One
-     * @description Return one proofed key.
-     */
-    get: operations['proofs_api_one']
-    put?: never
-    post?: never
-    /**
-     * Remove
-     * @description Put a proofed key aside.
-     */
-    delete: operations['proofs_api_remove']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/{identity}/accepted': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /**
-     * Accepted
-     * @description Keep which corrections are accepted.
-     */
-    put: operations['proofs_api_accepted']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/{identity}/key.txt': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * As Text
-     * @description Return the key as text, accepted corrections in place.
-     */
-    get: operations['proofs_api_as_text']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/{identity}/set': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * To Set
-     * @description Make a set of the key as it is now.
-     */
-    post: operations['proofs_api_to_set']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proofs/{identity}/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Restore
-     * @description Bring a proofed key back.
-     */
-    post: operations['proofs_api_restore']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Current
+         * @description Return who is signed in, and set the CSRF cookie.
+         */
+        get: operations["teachers_api_current"];
+        put?: never;
+        /**
+         * Sign In
+         * @description Sign in.
+         */
+        post: operations["teachers_api_sign_in"];
+        /**
+         * Sign Out
+         * @description Sign out.
+         */
+        delete: operations["teachers_api_sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return all examples, last changed first.
+         */
+        get: operations["examples_api_listed"];
+        put?: never;
+        /**
+         * Create
+         * @description Store a new example.
+         */
+        post: operations["examples_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export All
+         * @description Return all examples in the exchange format.
+         */
+        get: operations["examples_api_export_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import All
+         * @description Store the examples of a document in the exchange format, all or none.
+         */
+        post: operations["examples_api_import_all"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one example.
+         */
+        get: operations["examples_api_one"];
+        /**
+         * Save
+         * @description Store a change; 409 with the stored one when it was changed elsewhere since.
+         */
+        put: operations["examples_api_save"];
+        post?: never;
+        /**
+         * Remove
+         * @description Put an example aside; it can be brought back.
+         */
+        delete: operations["examples_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * History
+         * @description Return the earlier versions that were kept, newest first.
+         */
+        get: operations["examples_api_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring back an example that was put aside.
+         */
+        post: operations["examples_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description Return how one line is read.
+         */
+        post: operations["algebra_api_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Judge every line of a paper.
+         */
+        post: operations["algebra_api_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Work
+         * @description Work a problem by the chosen method, or by the default.
+         */
+        post: operations["algebra_api_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/inspect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Inspect
+         * @description Say what kind of problem it is, what is worth noticing and which methods apply.
+         */
+        post: operations["algebra_api_inspect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Nudge
+         * @description Say what the next step is: what to notice, which law, the line.
+         */
+        post: operations["algebra_api_nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description Work a problem by two methods and say how their paths differ.
+         */
+        post: operations["algebra_api_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/study": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Study
+         * @description Study a rational function: its features, the lines that find them, curves to plot.
+         */
+        post: operations["algebra_api_study"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/forks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forks
+         * @description Say where students leave the example, and where each fork ends.
+         */
+        post: operations["algebra_api_forks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/fork": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fork
+         * @description Carry one wrong line on to its end by the same method.
+         */
+        post: operations["algebra_api_fork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Choices
+         * @description Make a multiple-choice question: the right answer among those in which errors end.
+         */
+        post: operations["algebra_api_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/mistake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mistake
+         * @description Work the problem with exactly one planted error.
+         */
+        post: operations["algebra_api_mistake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Screen
+         * @description Say which errors the exercise would reveal and which it would hide.
+         */
+        post: operations["algebra_api_screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tell
+         * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
+         */
+        post: operations["algebra_api_tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/errors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Errors
+         * @description Return the error catalogue in its order.
+         */
+        get: operations["algebra_api_errors"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the teacher's own errors.
+         */
+        get: operations["errors_api_listed"];
+        put?: never;
+        /**
+         * Add
+         * @description Store a new own error; refused with the proof when it is a law.
+         */
+        post: operations["errors_api_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors/examine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Examine
+         * @description Say whether two patterns make an error, and what it makes of some lines.
+         */
+        post: operations["errors_api_examine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/errors/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change
+         * @description Store a change of an own error.
+         */
+        put: operations["errors_api_change"];
+        post?: never;
+        /**
+         * Remove
+         * @description Delete an own error.
+         */
+        delete: operations["errors_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Current
+         * @description Return the rules in force.
+         */
+        get: operations["house_api_current"];
+        /**
+         * Change
+         * @description Set the rules.
+         */
+        put: operations["house_api_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return all sets, last changed first; or those that were put aside.
+         */
+        get: operations["sets_api_listed"];
+        put?: never;
+        /**
+         * Create
+         * @description Store a new set.
+         */
+        post: operations["sets_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find
+         * @description Find sets and problems by text, topic, skill, error and difficulty.
+         */
+        get: operations["sets_api_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Families
+         * @description Return the families of problems that are made to order.
+         */
+        get: operations["sets_api_families"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one set with its examples and what is known of them.
+         */
+        get: operations["sets_api_one"];
+        /**
+         * Save
+         * @description Store a change; 409 with the stored one when it was changed elsewhere since.
+         */
+        put: operations["sets_api_save"];
+        post?: never;
+        /**
+         * Remove
+         * @description Put a set aside; its examples stay, and it can be brought back.
+         */
+        delete: operations["sets_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/facts/{example}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Facts
+         * @description Return what the core knows of one problem by the rules of this set, whether it is in it yet or not.
+         */
+        get: operations["sets_api_facts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/problems": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add
+         * @description Put bare problems into the set; each becomes an example.
+         */
+        post: operations["sets_api_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/twins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Twins
+         * @description Put twins of one item behind it, or a run that climbs.
+         */
+        post: operations["sets_api_twins"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Family
+         * @description Put problems made to order at the end.
+         */
+        post: operations["sets_api_family"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Store a copy of the set with examples of its own.
+         */
+        post: operations["sets_api_copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Versions
+         * @description Begin to make parallel versions: every item a twin, each version a set.
+         */
+        post: operations["sets_api_versions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring back a set that was put aside.
+         */
+        post: operations["sets_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the teacher's jobs that are not over, newest first.
+         */
+        get: operations["jobs_api_listed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return how far one job is.
+         */
+        get: operations["jobs_api_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{identity}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cancel
+         * @description Stop a job; nothing of it stays.
+         */
+        post: operations["jobs_api_cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/preview/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Preview
+         * @description Return the pages as they print, with the same in plain text for reading aloud.
+         */
+        get: operations["giving_api_preview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/sheet/{what}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Paper
+         * @description Return the sheet as a PDF document.
+         */
+        get: operations["giving_api_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/sheet/{what}.{ending}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Flat
+         * @description Return the sheet as plain text, Markdown, LaTeX source or one HTML page.
+         */
+        get: operations["giving_api_flat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/set.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Document
+         * @description Return the set in our open format; reading it back gives the same set.
+         */
+        get: operations["giving_api_document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/items.{ending}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Table
+         * @description Return items, answers, difficulty and skills as a table.
+         */
+        get: operations["giving_api_table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/give/{identity}/qti.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Package
+         * @description Return the items as a QTI 3 package.
+         */
+        get: operations["giving_api_package"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keep/everything.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Everything
+         * @description Return all that the teacher owns as one file.
+         */
+        get: operations["keeping_api_everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keep/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Bring back what such a file holds; what is there already is not made twice.
+         */
+        post: operations["keeping_api_bring_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring
+         * @description Make a set of a file: our format, a table, plain text or LaTeX.
+         */
+        post: operations["exchange_api_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/typed/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Typed
+         * @description Put problems that were typed as a list at the end of a set; lines under a number go with it.
+         */
+        post: operations["exchange_api_typed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/set/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take
+         * @description Take an import back as one: the set and its examples are put aside.
+         */
+        delete: operations["exchange_api_take"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the proofed keys, newest first.
+         */
+        get: operations["proofs_api_listed"];
+        put?: never;
+        /**
+         * Begin
+         * @description Begin to proof a key that was pasted.
+         */
+        post: operations["proofs_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin With File
+         * @description Begin to proof a key from a file: text, LaTeX, a table, or a set in our format.
+         */
+        post: operations["proofs_api_begin_with_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one proofed key.
+         */
+        get: operations["proofs_api_one"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Put a proofed key aside.
+         */
+        delete: operations["proofs_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Accepted
+         * @description Keep which corrections are accepted.
+         */
+        put: operations["proofs_api_accepted"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/key.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Text
+         * @description Return the key as text, accepted corrections in place.
+         */
+        get: operations["proofs_api_as_text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * To Set
+         * @description Make a set of the key as it is now.
+         */
+        post: operations["proofs_api_to_set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring a proofed key back.
+         */
+        post: operations["proofs_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /**
-     * Session
-     * @description Who is signed in; ``username`` is empty when nobody is.
-     */
-    Session: {
-      /** Username */
-      username: string
-    }
-    /**
-     * FailureRecord
-     * @description What was refused: ``code`` for programs, ``message`` for a reader, ``at`` in the text.
-     */
-    FailureRecord: {
-      /** Code */
-      code: string
-      /** Message */
-      message: string
-      /** At */
-      at?: number | null
-    }
-    /**
-     * SignIn
-     * @description A name and a password.
-     */
-    SignIn: {
-      /** Username */
-      username: string
-      /** Password */
-      password: string
-    }
-    /**
-     * ExampleRow
-     * @description An example in the list.
-     */
-    ExampleRow: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /**
-       * Changed
-       * Format: date-time
-       */
-      changed: string
-      /** Line Count */
-      line_count: number
-    }
-    /**
-     * ExampleOut
-     * @description An example as stored.
-     */
-    ExampleOut: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /**
-       * Given
-       * @default
-       */
-      given: string
-      /**
-       * Variable
-       * @default
-       */
-      variable: string
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * @default {
-       *       "juxtaposition": null,
-       *       "density": null,
-       *       "radicals": null,
-       *       "methods": null
-       *     }
-       */
-      house: components['schemas']['OwnRules']
-      /**
-       * Note
-       * @default
-       */
-      note: string
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      /**
-       * Reasons
-       * @default {}
-       */
-      reasons: {
-        [key: string]: string
-      }
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Version */
-      version: number
-      /**
-       * Changed
-       * Format: date-time
-       */
-      changed: string
-    }
-    /**
-     * OwnRules
-     * @description House rules of one example, where they differ from the teacher's.
-     */
-    OwnRules: {
-      /** Juxtaposition */
-      juxtaposition?: ('equal' | 'tighter') | null
-      /** Density */
-      density?: ('fine' | 'board' | 'key') | null
-      /** Radicals */
-      radicals?: ('any' | 'non-negative') | null
-      /** Methods */
-      methods?: string[] | null
-    }
-    /**
-     * ExampleIn
-     * @description An example as the bench holds it.
-     */
-    ExampleIn: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /**
-       * Given
-       * @default
-       */
-      given: string
-      /**
-       * Variable
-       * @default
-       */
-      variable: string
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * @default {
-       *       "juxtaposition": null,
-       *       "density": null,
-       *       "radicals": null,
-       *       "methods": null
-       *     }
-       */
-      house: components['schemas']['OwnRules']
-      /**
-       * Note
-       * @default
-       */
-      note: string
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      /**
-       * Reasons
-       * @default {}
-       */
-      reasons: {
-        [key: string]: string
-      }
-    }
-    /**
-     * ExampleFile
-     * @description Examples in the open exchange format (docs/format/examples.schema.json).
-     */
-    ExampleFile: {
-      /**
-       * Format
-       * @default uchuu-examples
-       */
-      format: string
-      /**
-       * Version
-       * @default 1
-       */
-      version: number
-      /** Examples */
-      examples: components['schemas']['ExampleIn'][]
-    }
-    /**
-     * Imported
-     * @description How many examples came in.
-     */
-    Imported: {
-      /** Count */
-      count: number
-    }
-    /**
-     * Stale
-     * @description The example was changed elsewhere since: ``current`` is what is stored now.
-     */
-    Stale: {
-      /**
-       * Code
-       * @default stale
-       */
-      code: string
-      /** Message */
-      message: string
-      current: components['schemas']['ExampleOut']
-    }
-    /**
-     * ExampleSave
-     * @description A change; ``version`` is the version that it was made on.
-     */
-    ExampleSave: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /**
-       * Given
-       * @default
-       */
-      given: string
-      /**
-       * Variable
-       * @default
-       */
-      variable: string
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * @default {
-       *       "juxtaposition": null,
-       *       "density": null,
-       *       "radicals": null,
-       *       "methods": null
-       *     }
-       */
-      house: components['schemas']['OwnRules']
-      /**
-       * Note
-       * @default
-       */
-      note: string
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      /**
-       * Reasons
-       * @default {}
-       */
-      reasons: {
-        [key: string]: string
-      }
-      /** Version */
-      version: number
-    }
-    /**
-     * SnapshotOut
-     * @description An example as it was at an earlier version.
-     */
-    SnapshotOut: {
-      /** Version */
-      version: number
-      /**
-       * Taken
-       * Format: date-time
-       */
-      taken: string
-      content: components['schemas']['ExampleIn']
-    }
-    /**
-     * Notations
-     * @description The same in the notations of other programs too.
-     */
-    Notations: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-      /** Mathml */
-      mathml: string
-      /** Typst */
-      typst: string
-    }
-    /**
-     * Sides
-     * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
-     */
-    Sides: {
-      /** Left */
-      left: string
-      /** Sign */
-      sign: string
-      /** Right */
-      right: string
-    }
-    /**
-     * Text
-     * @description One line as typed.
-     */
-    Text: {
-      /** Text */
-      text: string
-    }
-    /**
-     * Answer
-     * @description The last line against the given alone.
-     */
-    Answer: {
-      /** Right */
-      right: boolean
-      /** Finished */
-      finished: boolean
-      /** Missing */
-      missing: string[]
-      /** Extra */
-      extra: string[]
-    }
-    /**
-     * CandidateCheck
-     * @description A candidate put into the given: both sides worked out.
-     */
-    CandidateCheck: {
-      /** Value */
-      value: string
-      /** Left */
-      left: string | null
-      /** Right */
-      right: string | null
-      /** Left Lines */
-      left_lines: components['schemas']['SideLine'][]
-      /** Right Lines */
-      right_lines: components['schemas']['SideLine'][]
-      /** Holds */
-      holds: boolean
-      /** Says */
-      says: string
-    }
-    /**
-     * Checked
-     * @description A whole paper judged; ``checks``: its candidates in the original.
-     */
-    Checked: {
-      /** Lines */
-      lines: components['schemas']['CheckedLine'][]
-      /** First Wrong */
-      first_wrong: number | null
-      /** Error */
-      error: string | null
-      answer: components['schemas']['Answer']
-      follow_through?: components['schemas']['FollowThrough'] | null
-      /**
-       * Checks
-       * @default []
-       */
-      checks: components['schemas']['CandidateCheck'][]
-      /** Unexplained */
-      unexplained?: boolean | null
-    }
-    /**
-     * CheckedLine
-     * @description One line with its verdict and what explains it.
-     */
-    CheckedLine: {
-      /** Text */
-      text: string
-      /**
-       * Verdict
-       * @enum {string}
-       */
-      verdict: 'ok' | 'may-add' | 'loses' | 'wrong' | 'unfinished' | 'unproved' | 'unreadable'
-      /** Latex */
-      latex?: string | null
-      sides?: components['schemas']['Sides'] | null
-      /** Spoken */
-      spoken?: string | null
-      /** Proof */
-      proof?: string | null
-      /** Law */
-      law?: string | null
-      /** Says */
-      says?: string | null
-      /**
-       * Conditions
-       * @default []
-       */
-      conditions: string[]
-      /**
-       * Adds
-       * @default []
-       */
-      adds: string[]
-      /**
-       * Drops
-       * @default []
-       */
-      drops: string[]
-      /**
-       * Unmet
-       * @default []
-       */
-      unmet: string[]
-      /**
-       * Unmet At
-       * @default []
-       */
-      unmet_at: string[]
-      /** Note */
-      note?: string | null
-      /** Tested */
-      tested?: string | null
-      /** Counter */
-      counter?: string | null
-      /**
-       * Check Line
-       * @default false
-       */
-      check_line: boolean
-      /**
-       * Feature
-       * @default false
-       */
-      feature: boolean
-      /**
-       * Copied
-       * @default []
-       */
-      copied: string[]
-      /**
-       * Changed
-       * @default []
-       */
-      changed: string[]
-      /** Doubt */
-      doubt?: string | null
-      /** Doubt Name */
-      doubt_name?: string | null
-      error?: components['schemas']['NamedError'] | null
-      failure?: components['schemas']['Unreadable'] | null
-    }
-    /**
-     * FollowThrough
-     * @description How a paper goes on after its first wrong line.
-     *
-     *     ``carried``: whether it ends where that line honestly leads; None when that is not decided.
-     */
-    FollowThrough: {
-      /** Carried */
-      carried: boolean | null
-      /** Honest End */
-      honest_end: string[] | null
-      /** Slips */
-      slips: number
-    }
-    /**
-     * NamedError
-     * @description The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
-     */
-    NamedError: {
-      /** Id */
-      id: string
-      /** Name */
-      name: string
-      /** Says */
-      says: string
-      /** Instead */
-      instead: string | null
-      /** Instead Latex */
-      instead_latex?: string | null
-      /** Counter */
-      counter: string | null
-      /** Also */
-      also: string[]
-      /**
-       * Also Names
-       * @default []
-       */
-      also_names: string[]
-    }
-    /**
-     * SideLine
-     * @description One line of arithmetic in a check.
-     */
-    SideLine: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-    }
-    /**
-     * Unreadable
-     * @description Why a line could not be read, and where.
-     */
-    Unreadable: {
-      /** Code */
-      code: string
-      /** Message */
-      message: string
-      /** At */
-      at: number | null
-    }
-    /**
-     * ProblemIn
-     * @description A problem, and for checking the lines written under it.
-     */
-    ProblemIn: {
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /** Variable */
-      variable?: string | null
-      /** Method */
-      method?: string | null
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      house?: components['schemas']['OwnRules'] | null
-      /** Explains */
-      explains?: boolean | null
-      /** Seed */
-      seed?: number | null
-    }
-    /**
-     * Balance
-     * @description A picture of a linear equation; ``done``: what was done to both sides to come here.
-     */
-    Balance: {
-      /** Line */
-      line: number
-      left: components['schemas']['Side']
-      right: components['schemas']['Side']
-      /** Done */
-      done: string
-    }
-    /**
-     * Difficulty
-     * @description How hard a problem is to work, with reasons.
-     */
-    Difficulty: {
-      /** Score */
-      score: number
-      /** Reasons */
-      reasons: string[]
-    }
-    /**
-     * Reading
-     * @description How a line is read: plain notation, LaTeX, spoken English.
-     */
-    Reading: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-    }
-    /**
-     * Rejected
-     * @description A candidate that fails in the given, and why.
-     */
-    Rejected: {
-      /** Value */
-      value: string
-      /** Why */
-      why: string
-    }
-    /**
-     * Side
-     * @description What lies on one side of the balance: how many unknowns, which number.
-     */
-    Side: {
-      /** Unknown */
-      unknown: string
-      /** Number */
-      number: string
-    }
-    /**
-     * Worked
-     * @description A problem worked by a method.
-     */
-    Worked: {
-      reads: components['schemas']['Reading']
-      /** Method */
-      method: string
-      /** Methods */
-      methods: string[]
-      /** Lines */
-      lines: components['schemas']['WorkedLine'][]
-      /** Answer */
-      answer: string
-      /**
-       * Answers
-       * @default []
-       */
-      answers: string[]
-      /** Outcome */
-      outcome: string | null
-      /** Excluded */
-      excluded: string[]
-      /** Rejected */
-      rejected: components['schemas']['Rejected'][]
-      /** Checks */
-      checks: components['schemas']['CandidateCheck'][]
-      /**
-       * Balance
-       * @default []
-       */
-      balance: components['schemas']['Balance'][]
-      difficulty: components['schemas']['Difficulty']
-    }
-    /**
-     * WorkedLine
-     * @description A line that a method wrote.
-     */
-    WorkedLine: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-      /** Law */
-      law: string
-      /** Says */
-      says: string
-      /**
-       * Verdict
-       * @enum {string}
-       */
-      verdict: 'ok' | 'may-add' | 'loses' | 'wrong' | 'unfinished' | 'unproved' | 'unreadable'
-      /**
-       * Conditions
-       * @default []
-       */
-      conditions: string[]
-    }
-    /**
-     * Ambiguity
-     * @description Notation that others may read differently; the reading taken stands first.
-     */
-    Ambiguity: {
-      /** Says */
-      says: string
-      /** Readings */
-      readings: components['schemas']['ReadingValue'][]
-    }
-    /**
-     * Inspected
-     * @description What kind of problem it is and what is worth noticing.
-     */
-    Inspected: {
-      /** Kind */
-      kind: string
-      reads: components['schemas']['Reading']
-      /** Unknown */
-      unknown: string | null
-      /** Notices */
-      notices: components['schemas']['Notice'][]
-      /** Ambiguities */
-      ambiguities: components['schemas']['Ambiguity'][]
-      /** Excluded */
-      excluded: string[]
-      /** Methods */
-      methods: components['schemas']['MethodOffered'][]
-      /**
-       * Traps
-       * @default []
-       */
-      traps: string[]
-      /** Finished Means */
-      finished_means: string[]
-    }
-    /**
-     * MethodOffered
-     * @description A method that applies, why, and how many lines it takes.
-     */
-    MethodOffered: {
-      /** Method */
-      method: string
-      /** Why */
-      why: string
-      /** Lines */
-      lines: number
-    }
-    /**
-     * Notice
-     * @description Something worth noticing before the first move.
-     */
-    Notice: {
-      /** Code */
-      code: string
-      /** Says */
-      says: string
-      /** Where */
-      where: string | null
-    }
-    /**
-     * ReadingValue
-     * @description One reading of an ambiguous line, with its value where it has one.
-     */
-    ReadingValue: {
-      /** Text */
-      text: string
-      /** Value */
-      value: string | null
-    }
-    /**
-     * Nudged
-     * @description The next step at three depths; only ``says`` when nothing is left to do.
-     */
-    Nudged: {
-      /** Done */
-      done: boolean
-      /** Says */
-      says: string
-      /** Method */
-      method?: string | null
-      /** Notice */
-      notice?: string | null
-      /** Law */
-      law?: string | null
-      /** Law Name */
-      law_name?: string | null
-      /** Text */
-      text?: string | null
-      /** Latex */
-      latex?: string | null
-      sides?: components['schemas']['Sides'] | null
-      /** Spoken */
-      spoken?: string | null
-    }
-    /**
-     * Compared
-     * @description Two paths; ``meet``: line numbers from 1 where they come together again.
-     */
-    Compared: {
-      reads: components['schemas']['Reading']
-      /** Paths */
-      paths: components['schemas']['Path'][]
-      /** Same Until */
-      same_until: number
-      /** Meet */
-      meet: number[] | null
-      /** Shorter */
-      shorter: string | null
-      /** Smaller */
-      smaller: string | null
-      /** Fewer Fractions */
-      fewer_fractions: string | null
-    }
-    /**
-     * Path
-     * @description One method's path, with the largest number on it and how many lines hold fractions.
-     */
-    Path: {
-      /** Method */
-      method: string
-      /** Why */
-      why: string
-      /** Largest */
-      largest: string
-      /** With Fractions */
-      with_fractions: number
-      /** Lines */
-      lines: components['schemas']['PathLine'][]
-    }
-    /**
-     * PathLine
-     * @description A line of one of two paths.
-     */
-    PathLine: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-      /** Law */
-      law: string
-      /** Says */
-      says: string
-    }
-    /**
-     * CompareIn
-     * @description A problem and the two methods that are to stand side by side.
-     */
-    CompareIn: {
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /** Variable */
-      variable?: string | null
-      /** Method */
-      method?: string | null
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      house?: components['schemas']['OwnRules'] | null
-      /** Explains */
-      explains?: boolean | null
-      /** Seed */
-      seed?: number | null
-      /** Methods */
-      methods: [string, string]
-    }
-    /**
-     * Curve
-     * @description Branches as points, ready to plot.
-     */
-    Curve: {
-      window: components['schemas']['Window']
-      /** Branches */
-      branches: number[][][]
-      marks: components['schemas']['CurveMarks']
-    }
-    /**
-     * CurveMarks
-     * @description What a plot marks, rounded.
-     */
-    CurveMarks: {
-      /** Vertical */
-      vertical: number[]
-      /** Horizontal */
-      horizontal: number | null
-      /** Oblique */
-      oblique: number[] | null
-      /** Zeros */
-      zeros: number[]
-      /** At Zero */
-      at_zero: number | null
-      /** Holes */
-      holes: number[][]
-    }
-    /**
-     * End
-     * @description Where a function goes at both ends: a number, ``infinity`` or ``-infinity``.
-     */
-    End: {
-      /** Left */
-      left: string
-      /** Right */
-      right: string
-    }
-    /**
-     * Features
-     * @description The features of a rational function, exact.
-     */
-    Features: {
-      /** Domain Excluded */
-      domain_excluded: string[]
-      /** Holes */
-      holes: string[][]
-      /** Vertical */
-      vertical: string[]
-      /** Horizontal */
-      horizontal: string | null
-      /** Oblique */
-      oblique: string | null
-      /** X Intercepts */
-      x_intercepts: string[]
-      /** Y Intercept */
-      y_intercept: string | null
-      end: components['schemas']['End']
-      /** Range Excluded */
-      range_excluded: string[]
-      /** Points */
-      points: string[][]
-      shift: components['schemas']['Shift'] | null
-      /** Stretches */
-      stretches: components['schemas']['Stretch'][]
-    }
-    /**
-     * Shift
-     * @description a, h and k of a/(x − h) + k.
-     */
-    Shift: {
-      /** A */
-      a: string
-      /** H */
-      h: string
-      /** K */
-      k: string
-    }
-    /**
-     * Stretch
-     * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
-     */
-    Stretch: {
-      /** Start */
-      start: string | null
-      /** End */
-      end: string | null
-      /** Sign */
-      sign: string
-      /** Point */
-      point: string[]
-    }
-    /**
-     * Studied
-     * @description A function studied; ``found_by``: which line (from 1) found which feature.
-     */
-    Studied: {
-      reads: components['schemas']['Reading']
-      features: components['schemas']['Features']
-      /** Lines */
-      lines: components['schemas']['WorkedLine'][]
-      /** Found By */
-      found_by: {
-        [key: string]: number
-      }
-      curve: components['schemas']['Curve']
-    }
-    /**
-     * Window
-     * @description The part of the plane that is shown: from and to.
-     */
-    Window: {
-      /** X */
-      x: number[]
-      /** Y */
-      y: number[]
-    }
-    /**
-     * Fork
-     * @description A wrong line after line ``after`` (0: the given), and the answer in which it ends.
-     */
-    Fork: {
-      /** After */
-      after: number
-      /** Error */
-      error: string
-      /** Name */
-      name: string
-      /** Says */
-      says: string
-      /** Because */
-      because: string
-      /** Counter */
-      counter: string | null
-      /** Wrong */
-      wrong: string
-      /** Wrong Latex */
-      wrong_latex: string
-      /** Ends In */
-      ends_in: string | null
-      /** Ends In Latex */
-      ends_in_latex: string | null
-      /**
-       * Hidden
-       * @default false
-       */
-      hidden: boolean
-    }
-    /**
-     * Forks
-     * @description The forks of an example, most common first, hidden ones last.
-     */
-    Forks: {
-      /** Forks */
-      forks: components['schemas']['Fork'][]
-    }
-    /**
-     * ForkLine
-     * @description One lawful line of a wrong path.
-     */
-    ForkLine: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-      /** Law */
-      law: string
-      /** Says */
-      says: string
-    }
-    /**
-     * ForkPath
-     * @description The lines after the wrong one; None when no method goes on from there.
-     */
-    ForkPath: {
-      /** Path */
-      path: components['schemas']['ForkLine'][] | null
-    }
-    /**
-     * ForkIn
-     * @description A problem and a wrong line that is carried on.
-     */
-    ForkIn: {
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /** Variable */
-      variable?: string | null
-      /** Method */
-      method?: string | null
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      house?: components['schemas']['OwnRules'] | null
-      /** Explains */
-      explains?: boolean | null
-      /** Seed */
-      seed?: number | null
-      /** Wrong */
-      wrong: string
-    }
-    /**
-     * Choice
-     * @description One answer to choose; a wrong one with the error that ends in it.
-     */
-    Choice: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      sides: components['schemas']['Sides']
-      /** Spoken */
-      spoken: string
-      /** Right */
-      right: boolean
-      /** Error */
-      error?: string | null
-      /** Name */
-      name?: string | null
-      /** Because */
-      because?: string | null
-      /** Wrong */
-      wrong?: string | null
-      /** After */
-      after?: number | null
-    }
-    /**
-     * Choices
-     * @description A multiple-choice question; fewer than ``asked`` where no more errors end elsewhere.
-     */
-    Choices: {
-      /** Choices */
-      choices: components['schemas']['Choice'][]
-      /** Asked */
-      asked: number
-    }
-    /**
-     * Mistake
-     * @description A worked example with one wrong line, ``mistake_at`` from 1.
-     */
-    Mistake: {
-      /** Lines */
-      lines: components['schemas']['Reading'][]
-      /** Mistake At */
-      mistake_at: number
-      /** Error */
-      error: string
-      /** Name */
-      name: string
-      /** Says */
-      says: string
-      /** Because */
-      because: string
-      /** Counter */
-      counter: string | null
-      /** Instead */
-      instead: string | null
-    }
-    /**
-     * MistakeIn
-     * @description A problem, and the error to plant (None: a common one, by the seed).
-     */
-    MistakeIn: {
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /** Variable */
-      variable?: string | null
-      /** Method */
-      method?: string | null
-      /**
-       * Numbers
-       * @default real
-       * @enum {string}
-       */
-      numbers: 'real' | 'complex'
-      /**
-       * Form
-       * @default []
-       */
-      form: string[]
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-      house?: components['schemas']['OwnRules'] | null
-      /** Explains */
-      explains?: boolean | null
-      /** Seed */
-      seed?: number | null
-      /** Error */
-      error?: string | null
-    }
-    /**
-     * Screened
-     * @description What an exercise would reveal and what it would hide.
-     */
-    Screened: {
-      /** Reveals */
-      reveals: components['schemas']['Screening'][]
-      /** Hides */
-      hides: components['schemas']['Screening'][]
-    }
-    /**
-     * Screening
-     * @description One error that an exercise reveals or hides.
-     */
-    Screening: {
-      /** Error */
-      error: string
-      /** Name */
-      name: string
-      /** After */
-      after: number
-      /** Wrong */
-      wrong: string
-      /** Ends In */
-      ends_in: string | null
-    }
-    /**
-     * Told
-     * @description An example told line by line, the given first.
-     */
-    Told: {
-      /** Lines */
-      lines: components['schemas']['ToldLine'][]
-    }
-    /**
-     * ToldLine
-     * @description A line as it is told; ``lit``: the sides with what is new in ``\htmlClass{lit}{…}``.
-     */
-    ToldLine: {
-      /** Text */
-      text: string
-      /**
-       * Verdict
-       * @enum {string}
-       */
-      verdict: 'ok' | 'may-add' | 'loses' | 'wrong' | 'unfinished' | 'unproved' | 'unreadable'
-      /** Latex */
-      latex?: string | null
-      sides?: components['schemas']['Sides'] | null
-      lit?: components['schemas']['Sides'] | null
-      /** Spoken */
-      spoken?: string | null
-      /** Say */
-      say: string
-      /** Ask */
-      ask: string
-      /** Watch */
-      watch: components['schemas']['Watch'][]
-    }
-    /**
-     * Watch
-     * @description A fork to watch for on a line.
-     */
-    Watch: {
-      /** Name */
-      name: string
-      /** Wrong */
-      wrong: string
-      /** Wrong Latex */
-      wrong_latex: string
-      /** Counter */
-      counter: string | null
-    }
-    /**
-     * ErrorEntry
-     * @description One entry of the error catalogue as a teacher reads it.
-     */
-    ErrorEntry: {
-      /** Id */
-      id: string
-      /** Name */
-      name: string
-      /** Topic */
-      topic: string
-      /** Before */
-      before: string
-      /** Wrong */
-      wrong: string
-      /** Right */
-      right: string
-      /** Correct */
-      correct: string
-      /** When */
-      when: string
-      /** Why */
-      why: string
-      /** Repair */
-      repair: string
-      /** Counter */
-      counter: string
-    }
-    /**
-     * OwnErrorOut
-     * @description An own error as stored; ``counter``: numbers that refute it.
-     */
-    OwnErrorOut: {
-      /** Name */
-      name: string
-      /** Before */
-      before: string
-      /** After */
-      after: string
-      /**
-       * When
-       * @default []
-       */
-      when: string[]
-      /**
-       * Says
-       * @default
-       */
-      says: string
-      /** Id */
-      id: number
-      /** Counter */
-      counter: string
-    }
-    /**
-     * OwnErrorIn
-     * @description An own error as typed: two patterns, conditions as sentences, what to say.
-     */
-    OwnErrorIn: {
-      /** Name */
-      name: string
-      /** Before */
-      before: string
-      /** After */
-      after: string
-      /**
-       * When
-       * @default []
-       */
-      when: string[]
-      /**
-       * Says
-       * @default
-       */
-      says: string
-    }
-    /**
-     * Becomes
-     * @description What the error makes of a line, with the kernel's verdict.
-     */
-    Becomes: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string
-      /** Verdict */
-      verdict: string
-    }
-    /**
-     * Examined
-     * @description Whether it is an error, a law, or undecided; with the numbers that refute it.
-     */
-    Examined: {
-      /** Kind */
-      kind: string
-      /** Says */
-      says: string
-      /** Counter */
-      counter: string | null
-      /** Examples */
-      examples: components['schemas']['Tried'][]
-    }
-    /**
-     * Tried
-     * @description One line that the error was tried on.
-     */
-    Tried: {
-      /** Line */
-      line: string
-      /** Becomes */
-      becomes: components['schemas']['Becomes'][]
-      failure?: components['schemas']['FailureRecord'] | null
-    }
-    /**
-     * ExamineIn
-     * @description An own error with lines to try it on.
-     */
-    ExamineIn: {
-      /** Name */
-      name: string
-      /** Before */
-      before: string
-      /** After */
-      after: string
-      /**
-       * When
-       * @default []
-       */
-      when: string[]
-      /**
-       * Says
-       * @default
-       */
-      says: string
-      /**
-       * Examples
-       * @default []
-       */
-      examples: string[]
-    }
-    /**
-     * Rules
-     * @description The teacher's conventions.
-     */
-    Rules: {
-      /**
-       * Juxtaposition
-       * @enum {string}
-       */
-      juxtaposition: 'equal' | 'tighter'
-      /**
-       * Density
-       * @enum {string}
-       */
-      density: 'fine' | 'board' | 'key'
-      /**
-       * Radicals
-       * @enum {string}
-       */
-      radicals: 'any' | 'non-negative'
-      /**
-       * Methods
-       * @default []
-       */
-      methods: string[]
-    }
-    /**
-     * SetRow
-     * @description A set in the list.
-     */
-    SetRow: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /** Form */
-      form: string
-      /**
-       * Changed
-       * Format: date-time
-       */
-      changed: string
-      /** Item Count */
-      item_count: number
-    }
-    /**
-     * Facts
-     * @description What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises.
-     */
-    Facts: {
-      reads?: components['schemas']['Reading'] | null
-      /**
-       * Kind
-       * @default
-       */
-      kind: string
-      /**
-       * Answer
-       * @default
-       */
-      answer: string
-      /**
-       * Answer Latex
-       * @default
-       */
-      answer_latex: string
-      /** Method */
-      method?: string | null
-      /**
-       * Lines
-       * @default 0
-       */
-      lines: number
-      /**
-       * Skills
-       * @default []
-       */
-      skills: string[]
-      difficulty?: components['schemas']['Difficulty'] | null
-      /**
-       * Reveals
-       * @default []
-       */
-      reveals: components['schemas']['Screening'][]
-      /**
-       * Hides
-       * @default []
-       */
-      hides: components['schemas']['Screening'][]
-      /**
-       * Same
-       * @default
-       */
-      same: string
-      /**
-       * Structure
-       * @default
-       */
-      structure: string
-      /**
-       * Refused
-       * @default
-       */
-      refused: string
-    }
-    /**
-     * ItemOut
-     * @description An example of the set with all that it holds; ``facts`` is None while nobody asked for them.
-     */
-    ItemOut: {
-      example: components['schemas']['ExampleOut']
-      /** Instruction */
-      instruction: string
-      /** Marks */
-      marks: number | null
-      /** Minutes */
-      minutes: number | null
-      facts?: components['schemas']['Facts'] | null
-    }
-    /**
-     * SetOut
-     * @description A set as stored.
-     */
-    SetOut: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /** Instruction */
-      instruction: string
-      house: components['schemas']['OwnRules']
-      /** Made From */
-      made_from?: string | null
-      /** Form */
-      form: string
-      /** Version */
-      version: number
-      /**
-       * Changed
-       * Format: date-time
-       */
-      changed: string
-      /** Items */
-      items: components['schemas']['ItemOut'][]
-    }
-    /**
-     * ItemIn
-     * @description An example in its place, with marks and minutes where they are given.
-     */
-    ItemIn: {
-      /**
-       * Example
-       * Format: uuid
-       */
-      example: string
-      /**
-       * Instruction
-       * @default
-       */
-      instruction: string
-      /** Marks */
-      marks?: number | null
-      /** Minutes */
-      minutes?: number | null
-    }
-    /**
-     * SetIn
-     * @description A set as it is written.
-     */
-    SetIn: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Instruction
-       * @default
-       */
-      instruction: string
-      /**
-       * @default {
-       *       "juxtaposition": null,
-       *       "density": null,
-       *       "radicals": null,
-       *       "methods": null
-       *     }
-       */
-      house: components['schemas']['OwnRules']
-      /**
-       * Items
-       * @default []
-       */
-      items: components['schemas']['ItemIn'][]
-    }
-    /**
-     * Found
-     * @description A problem or a set that a search found.
-     */
-    Found: {
-      /** Kind */
-      kind: string
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /**
-       * Given
-       * @default
-       */
-      given: string
-      /**
-       * Task
-       * @default
-       */
-      task: string
-      /** Difficulty */
-      difficulty?: number | null
-      /** Why */
-      why: string
-      /**
-       * In Sets
-       * @default []
-       */
-      in_sets: string[]
-    }
-    /**
-     * FamilyOut
-     * @description A family of problems; ``wish`` says which number may be asked for, empty for none.
-     */
-    FamilyOut: {
-      /** Key */
-      key: string
-      /** Name */
-      name: string
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Wish */
-      wish: string
-    }
-    /**
-     * StaleSet
-     * @description The set was changed elsewhere since: ``current`` is what is stored now.
-     */
-    StaleSet: {
-      /**
-       * Code
-       * @default stale
-       */
-      code: string
-      /** Message */
-      message: string
-      current: components['schemas']['SetOut']
-    }
-    /**
-     * SetSave
-     * @description A change; ``version`` is the version that it was made on.
-     */
-    SetSave: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Instruction
-       * @default
-       */
-      instruction: string
-      /**
-       * @default {
-       *       "juxtaposition": null,
-       *       "density": null,
-       *       "radicals": null,
-       *       "methods": null
-       *     }
-       */
-      house: components['schemas']['OwnRules']
-      /**
-       * Items
-       * @default []
-       */
-      items: components['schemas']['ItemIn'][]
-      /** Version */
-      version: number
-    }
-    /**
-     * NewProblem
-     * @description A bare problem for a set.
-     */
-    NewProblem: {
-      /**
-       * Task
-       * @enum {string}
-       */
-      task: 'evaluate' | 'simplify' | 'factor' | 'expand' | 'solve' | 'domain' | 'study'
-      /** Given */
-      given: string
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Lines
-       * @default []
-       */
-      lines: string[]
-    }
-    /**
-     * NewProblems
-     * @description Problems to put into a set, after the item ``after`` (0-based; None: at the end).
-     */
-    NewProblems: {
-      /** Problems */
-      problems: components['schemas']['NewProblem'][]
-      /** After */
-      after?: number | null
-    }
-    /**
-     * Made
-     * @description The set after problems were added, and what could not be made.
-     */
-    Made: {
-      set: components['schemas']['SetOut']
-      /** Added */
-      added: number
-      /** Refused */
-      refused: string[]
-    }
-    /**
-     * TwinsIn
-     * @description How many twins of one item are wanted, from which seed on.
-     */
-    TwinsIn: {
-      /**
-       * Example
-       * Format: uuid
-       */
-      example: string
-      /**
-       * Count
-       * @default 1
-       */
-      count: number
-      /**
-       * Seed
-       * @default 1
-       */
-      seed: number
-      /**
-       * Climbs
-       * @default false
-       */
-      climbs: boolean
-    }
-    /**
-     * FamilyIn
-     * @description A problem made to order.
-     */
-    FamilyIn: {
-      /** Family */
-      family: string
-      /** Wish */
-      wish?: number | null
-      /**
-       * Count
-       * @default 1
-       */
-      count: number
-      /**
-       * Seed
-       * @default 1
-       */
-      seed: number
-    }
-    /**
-     * JobOut
-     * @description How far a job is; ``outcome`` names what it made once it is done.
-     */
-    JobOut: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Kind */
-      kind: string
-      /**
-       * State
-       * @enum {string}
-       */
-      state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled'
-      /** Done */
-      done: number
-      /** Total */
-      total: number | null
-      /** Message */
-      message: string
-      /** Outcome */
-      outcome?: unknown
-    }
-    /**
-     * VersionsIn
-     * @description Parallel versions of a whole set.
-     */
-    VersionsIn: {
-      /**
-       * Count
-       * @default 2
-       */
-      count: number
-      /**
-       * Seed
-       * @default 1
-       */
-      seed: number
-    }
-    /**
-     * WishIn
-     * @description How a sheet is wanted.
-     */
-    WishIn: {
-      /**
-       * Room
-       * @default lines
-       * @enum {string}
-       */
-      room: 'lines' | 'grid' | 'none'
-      /** Density */
-      density?: ('fine' | 'board' | 'key') | null
-      /**
-       * Forks
-       * @default false
-       */
-      forks: boolean
-      /**
-       * Paper
-       * @default a4
-       * @enum {string}
-       */
-      paper: 'a4' | 'us-letter'
-      /**
-       * Seed
-       * @default 1
-       */
-      seed: number
-    }
-    /**
-     * Pages
-     * @description The pages as they print, each a picture (SVG, base64), and what could not be worked.
-     */
-    Pages: {
-      /** Pages */
-      pages: string[]
-      /** Text */
-      text: string
-      /** Refused */
-      refused: string[]
-    }
-    /**
-     * RestoredOut
-     * @description How much was brought back.
-     */
-    RestoredOut: {
-      /** Examples */
-      examples: number
-      /** Sets */
-      sets: number
-      /** Own Errors */
-      own_errors: number
-      /** Proofs */
-      proofs: number
-    }
-    /**
-     * BroughtOut
-     * @description The new set, and what became of each row.
-     */
-    BroughtOut: {
-      set: components['schemas']['SetOut']
-      /** Rows */
-      rows: components['schemas']['RowOut'][]
-    }
-    /**
-     * RowOut
-     * @description What became of one row of a file.
-     */
-    RowOut: {
-      /** At */
-      at: number
-      /** Taken */
-      taken: boolean
-      /** Says */
-      says: string
-      /** Given */
-      given: string
-    }
-    /**
-     * TypedIn
-     * @description Problems as somebody types them.
-     */
-    TypedIn: {
-      /** Text */
-      text: string
-    }
-    /**
-     * ProofRow
-     * @description A proofed key in the list.
-     */
-    ProofRow: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /**
-       * Created
-       * Format: date-time
-       */
-      created: string
-      /** Items */
-      items: number
-      /** Faulty */
-      faulty: number
-    }
-    /**
-     * KeyLine
-     * @description A line under an item, with its verdict ("unread" where it was not judged).
-     */
-    KeyLine: {
-      /** Text */
-      text: string
-      /** Latex */
-      latex: string | null
-      /** Verdict */
-      verdict: string
-    }
-    /**
-     * Option
-     * @description A choice; ``right`` is None where it is not decided.
-     */
-    Option: {
-      /** Letter */
-      letter: string
-      /** Text */
-      text: string
-      /** Right */
-      right: boolean | null
-      /** Name */
-      name?: string | null
-      /** Error */
-      error?: string | null
-      failure?: components['schemas']['FailureRecord'] | null
-    }
-    /**
-     * ProofItem
-     * @description What is known of one item of a key.
-     */
-    ProofItem: {
-      /** Number */
-      number: string
-      /** At */
-      at: number
-      /** Task */
-      task: string | null
-      /** Given */
-      given: string
-      /** Latex */
-      latex?: string | null
-      /**
-       * Lines
-       * @default []
-       */
-      lines: components['schemas']['KeyLine'][]
-      /**
-       * Options
-       * @default []
-       */
-      options: components['schemas']['Option'][]
-      /**
-       * Faults
-       * @default []
-       */
-      faults: string[]
-      /**
-       * Notes
-       * @default []
-       */
-      notes: string[]
-      /**
-       * Status
-       * @enum {string}
-       */
-      status: 'holds' | 'wrong' | 'unfinished' | 'undecided' | 'unreadable' | 'no-answer'
-      /** Line */
-      line?: number | null
-      /** Error */
-      error?: string | null
-      /** Name */
-      name?: string | null
-      /** Says */
-      says?: string | null
-      /** Counter */
-      counter?: string | null
-      /** Instead */
-      instead?: string | null
-      /** Message */
-      message?: string | null
-      /** Answer */
-      answer?: string | null
-      /**
-       * Unmet
-       * @default []
-       */
-      unmet: string[]
-      /**
-       * Missing
-       * @default []
-       */
-      missing: string[]
-      /**
-       * Extra
-       * @default []
-       */
-      extra: string[]
-      /** Correction */
-      correction?: string[] | null
-      repeats?: components['schemas']['Repeats'] | null
-    }
-    /**
-     * ProofOut
-     * @description A proofed key: its text, the report, the accepted corrections (places from 0), its job.
-     */
-    ProofOut: {
-      /**
-       * Id
-       * Format: uuid
-       */
-      id: string
-      /** Title */
-      title: string
-      /** Text */
-      text: string
-      /** Report */
-      report: components['schemas']['ProofItem'][]
-      /** Accepted */
-      accepted: number[]
-      job: components['schemas']['JobOut'] | null
-    }
-    /**
-     * Repeats
-     * @description The earlier item (from 0) that an item repeats: the same, or the same structure.
-     */
-    Repeats: {
-      /** Of */
-      of: number
-      /**
-       * How
-       * @enum {string}
-       */
-      how: 'same' | 'structure'
-    }
-    /**
-     * KeyIn
-     * @description A key as text.
-     */
-    KeyIn: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /** Text */
-      text: string
-    }
-    /**
-     * AcceptedIn
-     * @description The places (from 0) of the corrections that are accepted.
-     */
-    AcceptedIn: {
-      /** Places */
-      places: number[]
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        /**
+         * Session
+         * @description Who is signed in; ``username`` is empty when nobody is.
+         */
+        Session: {
+            /** Username */
+            username: string;
+        };
+        /**
+         * FailureRecord
+         * @description What was refused: ``code`` for programs, ``message`` for a reader, ``at`` in the text.
+         */
+        FailureRecord: {
+            /** Code */
+            code: string;
+            /** Message */
+            message: string;
+            /** At */
+            at?: number | null;
+        };
+        /**
+         * SignIn
+         * @description A name and a password.
+         */
+        SignIn: {
+            /** Username */
+            username: string;
+            /** Password */
+            password: string;
+        };
+        /**
+         * ExampleRow
+         * @description An example in the list.
+         */
+        ExampleRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Line Count */
+            line_count: number;
+        };
+        /**
+         * ExampleOut
+         * @description An example as stored.
+         */
+        ExampleOut: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+        };
+        /**
+         * OwnRules
+         * @description House rules of one example, where they differ from the teacher's.
+         */
+        OwnRules: {
+            /** Juxtaposition */
+            juxtaposition?: ("equal" | "tighter") | null;
+            /** Density */
+            density?: ("fine" | "board" | "key") | null;
+            /** Radicals */
+            radicals?: ("any" | "non-negative") | null;
+            /** Methods */
+            methods?: string[] | null;
+        };
+        /**
+         * ExampleIn
+         * @description An example as the bench holds it.
+         */
+        ExampleIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * ExampleFile
+         * @description Examples in the open exchange format (docs/format/examples.schema.json).
+         */
+        ExampleFile: {
+            /**
+             * Format
+             * @default uchuu-examples
+             */
+            format: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /** Examples */
+            examples: components["schemas"]["ExampleIn"][];
+        };
+        /**
+         * Imported
+         * @description How many examples came in.
+         */
+        Imported: {
+            /** Count */
+            count: number;
+        };
+        /**
+         * Stale
+         * @description The example was changed elsewhere since: ``current`` is what is stored now.
+         */
+        Stale: {
+            /**
+             * Code
+             * @default stale
+             */
+            code: string;
+            /** Message */
+            message: string;
+            current: components["schemas"]["ExampleOut"];
+        };
+        /**
+         * ExampleSave
+         * @description A change; ``version`` is the version that it was made on.
+         */
+        ExampleSave: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+            /** Version */
+            version: number;
+        };
+        /**
+         * SnapshotOut
+         * @description An example as it was at an earlier version.
+         */
+        SnapshotOut: {
+            /** Version */
+            version: number;
+            /**
+             * Taken
+             * Format: date-time
+             */
+            taken: string;
+            content: components["schemas"]["ExampleIn"];
+        };
+        /**
+         * Notations
+         * @description The same in the notations of other programs too.
+         */
+        Notations: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Mathml */
+            mathml: string;
+            /** Typst */
+            typst: string;
+        };
+        /**
+         * Sides
+         * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
+         */
+        Sides: {
+            /** Left */
+            left: string;
+            /** Sign */
+            sign: string;
+            /** Right */
+            right: string;
+        };
+        /**
+         * Text
+         * @description One line as typed.
+         */
+        Text: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * Answer
+         * @description The last line against the given alone.
+         */
+        Answer: {
+            /** Right */
+            right: boolean;
+            /** Finished */
+            finished: boolean;
+            /** Missing */
+            missing: string[];
+            /** Extra */
+            extra: string[];
+        };
+        /**
+         * CandidateCheck
+         * @description A candidate put into the given: both sides worked out.
+         */
+        CandidateCheck: {
+            /** Value */
+            value: string;
+            /** Left */
+            left: string | null;
+            /** Right */
+            right: string | null;
+            /** Left Lines */
+            left_lines: components["schemas"]["SideLine"][];
+            /** Right Lines */
+            right_lines: components["schemas"]["SideLine"][];
+            /** Holds */
+            holds: boolean;
+            /** Says */
+            says: string;
+        };
+        /**
+         * Checked
+         * @description A whole paper judged; ``checks``: its candidates in the original.
+         */
+        Checked: {
+            /** Lines */
+            lines: components["schemas"]["CheckedLine"][];
+            /** First Wrong */
+            first_wrong: number | null;
+            /** Error */
+            error: string | null;
+            answer: components["schemas"]["Answer"];
+            follow_through?: components["schemas"]["FollowThrough"] | null;
+            /**
+             * Checks
+             * @default []
+             */
+            checks: components["schemas"]["CandidateCheck"][];
+            /** Unexplained */
+            unexplained?: boolean | null;
+        };
+        /**
+         * CheckedLine
+         * @description One line with its verdict and what explains it.
+         */
+        CheckedLine: {
+            /** Text */
+            text: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+            /** Latex */
+            latex?: string | null;
+            sides?: components["schemas"]["Sides"] | null;
+            /** Spoken */
+            spoken?: string | null;
+            /** Proof */
+            proof?: string | null;
+            /** Law */
+            law?: string | null;
+            /** Says */
+            says?: string | null;
+            /**
+             * Conditions
+             * @default []
+             */
+            conditions: string[];
+            /**
+             * Adds
+             * @default []
+             */
+            adds: string[];
+            /**
+             * Drops
+             * @default []
+             */
+            drops: string[];
+            /**
+             * Unmet
+             * @default []
+             */
+            unmet: string[];
+            /**
+             * Unmet At
+             * @default []
+             */
+            unmet_at: string[];
+            /** Note */
+            note?: string | null;
+            /** Tested */
+            tested?: string | null;
+            /** Counter */
+            counter?: string | null;
+            /**
+             * Check Line
+             * @default false
+             */
+            check_line: boolean;
+            /**
+             * Feature
+             * @default false
+             */
+            feature: boolean;
+            /**
+             * Copied
+             * @default []
+             */
+            copied: string[];
+            /**
+             * Changed
+             * @default []
+             */
+            changed: string[];
+            /** Doubt */
+            doubt?: string | null;
+            /** Doubt Name */
+            doubt_name?: string | null;
+            error?: components["schemas"]["NamedError"] | null;
+            failure?: components["schemas"]["Unreadable"] | null;
+        };
+        /**
+         * FollowThrough
+         * @description How a paper goes on after its first wrong line.
+         *
+         *     ``carried``: whether it ends where that line honestly leads; None when that is not decided.
+         */
+        FollowThrough: {
+            /** Carried */
+            carried: boolean | null;
+            /** Honest End */
+            honest_end: string[] | null;
+            /** Slips */
+            slips: number;
+        };
+        /**
+         * NamedError
+         * @description The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
+         */
+        NamedError: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Instead */
+            instead: string | null;
+            /** Instead Latex */
+            instead_latex?: string | null;
+            /** Counter */
+            counter: string | null;
+            /** Also */
+            also: string[];
+            /**
+             * Also Names
+             * @default []
+             */
+            also_names: string[];
+        };
+        /**
+         * SideLine
+         * @description One line of arithmetic in a check.
+         */
+        SideLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+        };
+        /**
+         * Unreadable
+         * @description Why a line could not be read, and where.
+         */
+        Unreadable: {
+            /** Code */
+            code: string;
+            /** Message */
+            message: string;
+            /** At */
+            at: number | null;
+        };
+        /**
+         * ProblemIn
+         * @description A problem, and for checking the lines written under it.
+         */
+        ProblemIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
+            /** Explains */
+            explains?: boolean | null;
+            /** Seed */
+            seed?: number | null;
+        };
+        /**
+         * Balance
+         * @description A picture of a linear equation; ``done``: what was done to both sides to come here.
+         */
+        Balance: {
+            /** Line */
+            line: number;
+            left: components["schemas"]["Side"];
+            right: components["schemas"]["Side"];
+            /** Done */
+            done: string;
+        };
+        /**
+         * Difficulty
+         * @description How hard a problem is to work, with reasons.
+         */
+        Difficulty: {
+            /** Score */
+            score: number;
+            /** Reasons */
+            reasons: string[];
+        };
+        /**
+         * Reading
+         * @description How a line is read: plain notation, LaTeX, spoken English.
+         */
+        Reading: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+        };
+        /**
+         * Rejected
+         * @description A candidate that fails in the given, and why.
+         */
+        Rejected: {
+            /** Value */
+            value: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * Side
+         * @description What lies on one side of the balance: how many unknowns, which number.
+         */
+        Side: {
+            /** Unknown */
+            unknown: string;
+            /** Number */
+            number: string;
+        };
+        /**
+         * Worked
+         * @description A problem worked by a method.
+         */
+        Worked: {
+            reads: components["schemas"]["Reading"];
+            /** Method */
+            method: string;
+            /** Methods */
+            methods: string[];
+            /** Lines */
+            lines: components["schemas"]["WorkedLine"][];
+            /** Answer */
+            answer: string;
+            /**
+             * Answers
+             * @default []
+             */
+            answers: string[];
+            /** Outcome */
+            outcome: string | null;
+            /** Excluded */
+            excluded: string[];
+            /** Rejected */
+            rejected: components["schemas"]["Rejected"][];
+            /** Checks */
+            checks: components["schemas"]["CandidateCheck"][];
+            /**
+             * Balance
+             * @default []
+             */
+            balance: components["schemas"]["Balance"][];
+            difficulty: components["schemas"]["Difficulty"];
+        };
+        /**
+         * WorkedLine
+         * @description A line that a method wrote.
+         */
+        WorkedLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Law */
+            law: string;
+            /** Says */
+            says: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+            /**
+             * Conditions
+             * @default []
+             */
+            conditions: string[];
+        };
+        /**
+         * Ambiguity
+         * @description Notation that others may read differently; the reading taken stands first.
+         */
+        Ambiguity: {
+            /** Says */
+            says: string;
+            /** Readings */
+            readings: components["schemas"]["ReadingValue"][];
+        };
+        /**
+         * Inspected
+         * @description What kind of problem it is and what is worth noticing.
+         */
+        Inspected: {
+            /** Kind */
+            kind: string;
+            reads: components["schemas"]["Reading"];
+            /** Unknown */
+            unknown: string | null;
+            /** Notices */
+            notices: components["schemas"]["Notice"][];
+            /** Ambiguities */
+            ambiguities: components["schemas"]["Ambiguity"][];
+            /** Excluded */
+            excluded: string[];
+            /** Methods */
+            methods: components["schemas"]["MethodOffered"][];
+            /**
+             * Traps
+             * @default []
+             */
+            traps: string[];
+            /** Finished Means */
+            finished_means: string[];
+        };
+        /**
+         * MethodOffered
+         * @description A method that applies, why, and how many lines it takes.
+         */
+        MethodOffered: {
+            /** Method */
+            method: string;
+            /** Why */
+            why: string;
+            /** Lines */
+            lines: number;
+        };
+        /**
+         * Notice
+         * @description Something worth noticing before the first move.
+         */
+        Notice: {
+            /** Code */
+            code: string;
+            /** Says */
+            says: string;
+            /** Where */
+            where: string | null;
+        };
+        /**
+         * ReadingValue
+         * @description One reading of an ambiguous line, with its value where it has one.
+         */
+        ReadingValue: {
+            /** Text */
+            text: string;
+            /** Value */
+            value: string | null;
+        };
+        /**
+         * Nudged
+         * @description The next step at three depths; only ``says`` when nothing is left to do.
+         */
+        Nudged: {
+            /** Done */
+            done: boolean;
+            /** Says */
+            says: string;
+            /** Method */
+            method?: string | null;
+            /** Notice */
+            notice?: string | null;
+            /** Law */
+            law?: string | null;
+            /** Law Name */
+            law_name?: string | null;
+            /** Text */
+            text?: string | null;
+            /** Latex */
+            latex?: string | null;
+            sides?: components["schemas"]["Sides"] | null;
+            /** Spoken */
+            spoken?: string | null;
+        };
+        /**
+         * Compared
+         * @description Two paths; ``meet``: line numbers from 1 where they come together again.
+         */
+        Compared: {
+            reads: components["schemas"]["Reading"];
+            /** Paths */
+            paths: components["schemas"]["Path"][];
+            /** Same Until */
+            same_until: number;
+            /** Meet */
+            meet: number[] | null;
+            /** Shorter */
+            shorter: string | null;
+            /** Smaller */
+            smaller: string | null;
+            /** Fewer Fractions */
+            fewer_fractions: string | null;
+        };
+        /**
+         * Path
+         * @description One method's path, with the largest number on it and how many lines hold fractions.
+         */
+        Path: {
+            /** Method */
+            method: string;
+            /** Why */
+            why: string;
+            /** Largest */
+            largest: string;
+            /** With Fractions */
+            with_fractions: number;
+            /** Lines */
+            lines: components["schemas"]["PathLine"][];
+        };
+        /**
+         * PathLine
+         * @description A line of one of two paths.
+         */
+        PathLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Law */
+            law: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * CompareIn
+         * @description A problem and the two methods that are to stand side by side.
+         */
+        CompareIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
+            /** Explains */
+            explains?: boolean | null;
+            /** Seed */
+            seed?: number | null;
+            /** Methods */
+            methods: [
+                string,
+                string
+            ];
+        };
+        /**
+         * Curve
+         * @description Branches as points, ready to plot.
+         */
+        Curve: {
+            window: components["schemas"]["Window"];
+            /** Branches */
+            branches: number[][][];
+            marks: components["schemas"]["CurveMarks"];
+        };
+        /**
+         * CurveMarks
+         * @description What a plot marks, rounded.
+         */
+        CurveMarks: {
+            /** Vertical */
+            vertical: number[];
+            /** Horizontal */
+            horizontal: number | null;
+            /** Oblique */
+            oblique: number[] | null;
+            /** Zeros */
+            zeros: number[];
+            /** At Zero */
+            at_zero: number | null;
+            /** Holes */
+            holes: number[][];
+        };
+        /**
+         * End
+         * @description Where a function goes at both ends: a number, ``infinity`` or ``-infinity``.
+         */
+        End: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
+        };
+        /**
+         * Features
+         * @description The features of a rational function, exact.
+         */
+        Features: {
+            /** Domain Excluded */
+            domain_excluded: string[];
+            /** Holes */
+            holes: string[][];
+            /** Vertical */
+            vertical: string[];
+            /** Horizontal */
+            horizontal: string | null;
+            /** Oblique */
+            oblique: string | null;
+            /** X Intercepts */
+            x_intercepts: string[];
+            /** Y Intercept */
+            y_intercept: string | null;
+            end: components["schemas"]["End"];
+            /** Range Excluded */
+            range_excluded: string[];
+            /** Points */
+            points: string[][];
+            shift: components["schemas"]["Shift"] | null;
+            /** Stretches */
+            stretches: components["schemas"]["Stretch"][];
+        };
+        /**
+         * Shift
+         * @description a, h and k of a/(x − h) + k.
+         */
+        Shift: {
+            /** A */
+            a: string;
+            /** H */
+            h: string;
+            /** K */
+            k: string;
+        };
+        /**
+         * Stretch
+         * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
+         */
+        Stretch: {
+            /** Start */
+            start: string | null;
+            /** End */
+            end: string | null;
+            /** Sign */
+            sign: string;
+            /** Point */
+            point: string[];
+        };
+        /**
+         * Studied
+         * @description A function studied; ``found_by``: which line (from 1) found which feature.
+         */
+        Studied: {
+            reads: components["schemas"]["Reading"];
+            features: components["schemas"]["Features"];
+            /** Lines */
+            lines: components["schemas"]["WorkedLine"][];
+            /** Found By */
+            found_by: {
+                [key: string]: number;
+            };
+            curve: components["schemas"]["Curve"];
+        };
+        /**
+         * Window
+         * @description The part of the plane that is shown: from and to.
+         */
+        Window: {
+            /** X */
+            x: number[];
+            /** Y */
+            y: number[];
+        };
+        /**
+         * Fork
+         * @description A wrong line after line ``after`` (0: the given), and the answer in which it ends.
+         */
+        Fork: {
+            /** After */
+            after: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Because */
+            because: string;
+            /** Counter */
+            counter: string | null;
+            /** Wrong */
+            wrong: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Ends In */
+            ends_in: string | null;
+            /** Ends In Latex */
+            ends_in_latex: string | null;
+            /**
+             * Hidden
+             * @default false
+             */
+            hidden: boolean;
+        };
+        /**
+         * Forks
+         * @description The forks of an example, most common first, hidden ones last.
+         */
+        Forks: {
+            /** Forks */
+            forks: components["schemas"]["Fork"][];
+        };
+        /**
+         * ForkLine
+         * @description One lawful line of a wrong path.
+         */
+        ForkLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Law */
+            law: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * ForkPath
+         * @description The lines after the wrong one; None when no method goes on from there.
+         */
+        ForkPath: {
+            /** Path */
+            path: components["schemas"]["ForkLine"][] | null;
+        };
+        /**
+         * ForkIn
+         * @description A problem and a wrong line that is carried on.
+         */
+        ForkIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
+            /** Explains */
+            explains?: boolean | null;
+            /** Seed */
+            seed?: number | null;
+            /** Wrong */
+            wrong: string;
+        };
+        /**
+         * Choice
+         * @description One answer to choose; a wrong one with the error that ends in it.
+         */
+        Choice: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Right */
+            right: boolean;
+            /** Error */
+            error?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Because */
+            because?: string | null;
+            /** Wrong */
+            wrong?: string | null;
+            /** After */
+            after?: number | null;
+        };
+        /**
+         * Choices
+         * @description A multiple-choice question; fewer than ``asked`` where no more errors end elsewhere.
+         */
+        Choices: {
+            /** Choices */
+            choices: components["schemas"]["Choice"][];
+            /** Asked */
+            asked: number;
+        };
+        /**
+         * Mistake
+         * @description A worked example with one wrong line, ``mistake_at`` from 1.
+         */
+        Mistake: {
+            /** Lines */
+            lines: components["schemas"]["Reading"][];
+            /** Mistake At */
+            mistake_at: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Because */
+            because: string;
+            /** Counter */
+            counter: string | null;
+            /** Instead */
+            instead: string | null;
+        };
+        /**
+         * MistakeIn
+         * @description A problem, and the error to plant (None: a common one, by the seed).
+         */
+        MistakeIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
+            /** Explains */
+            explains?: boolean | null;
+            /** Seed */
+            seed?: number | null;
+            /** Error */
+            error?: string | null;
+        };
+        /**
+         * Screened
+         * @description What an exercise would reveal and what it would hide.
+         */
+        Screened: {
+            /** Reveals */
+            reveals: components["schemas"]["Screening"][];
+            /** Hides */
+            hides: components["schemas"]["Screening"][];
+        };
+        /**
+         * Screening
+         * @description One error that an exercise reveals or hides.
+         */
+        Screening: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** After */
+            after: number;
+            /** Wrong */
+            wrong: string;
+            /** Ends In */
+            ends_in: string | null;
+        };
+        /**
+         * Told
+         * @description An example told line by line, the given first.
+         */
+        Told: {
+            /** Lines */
+            lines: components["schemas"]["ToldLine"][];
+        };
+        /**
+         * ToldLine
+         * @description A line as it is told; ``lit``: the sides with what is new in ``\htmlClass{lit}{…}``.
+         */
+        ToldLine: {
+            /** Text */
+            text: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+            /** Latex */
+            latex?: string | null;
+            sides?: components["schemas"]["Sides"] | null;
+            lit?: components["schemas"]["Sides"] | null;
+            /** Spoken */
+            spoken?: string | null;
+            /** Say */
+            say: string;
+            /** Ask */
+            ask: string;
+            /** Watch */
+            watch: components["schemas"]["Watch"][];
+        };
+        /**
+         * Watch
+         * @description A fork to watch for on a line.
+         */
+        Watch: {
+            /** Name */
+            name: string;
+            /** Wrong */
+            wrong: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Counter */
+            counter: string | null;
+        };
+        /**
+         * ErrorEntry
+         * @description One entry of the error catalogue as a teacher reads it.
+         */
+        ErrorEntry: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Topic */
+            topic: string;
+            /** Before */
+            before: string;
+            /** Wrong */
+            wrong: string;
+            /** Right */
+            right: string;
+            /** Correct */
+            correct: string;
+            /** When */
+            when: string;
+            /** Why */
+            why: string;
+            /** Repair */
+            repair: string;
+            /** Counter */
+            counter: string;
+        };
+        /**
+         * OwnErrorOut
+         * @description An own error as stored; ``counter``: numbers that refute it.
+         */
+        OwnErrorOut: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /** Id */
+            id: number;
+            /** Counter */
+            counter: string;
+        };
+        /**
+         * OwnErrorIn
+         * @description An own error as typed: two patterns, conditions as sentences, what to say.
+         */
+        OwnErrorIn: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+        };
+        /**
+         * Becomes
+         * @description What the error makes of a line, with the kernel's verdict.
+         */
+        Becomes: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * Examined
+         * @description Whether it is an error, a law, or undecided; with the numbers that refute it.
+         */
+        Examined: {
+            /** Kind */
+            kind: string;
+            /** Says */
+            says: string;
+            /** Counter */
+            counter: string | null;
+            /** Examples */
+            examples: components["schemas"]["Tried"][];
+        };
+        /**
+         * Tried
+         * @description One line that the error was tried on.
+         */
+        Tried: {
+            /** Line */
+            line: string;
+            /** Becomes */
+            becomes: components["schemas"]["Becomes"][];
+            failure?: components["schemas"]["FailureRecord"] | null;
+        };
+        /**
+         * ExamineIn
+         * @description An own error with lines to try it on.
+         */
+        ExamineIn: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * When
+             * @default []
+             */
+            when: string[];
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+            /**
+             * Examples
+             * @default []
+             */
+            examples: string[];
+        };
+        /**
+         * Rules
+         * @description The teacher's conventions.
+         */
+        Rules: {
+            /**
+             * Juxtaposition
+             * @enum {string}
+             */
+            juxtaposition: "equal" | "tighter";
+            /**
+             * Density
+             * @enum {string}
+             */
+            density: "fine" | "board" | "key";
+            /**
+             * Radicals
+             * @enum {string}
+             */
+            radicals: "any" | "non-negative";
+            /**
+             * Methods
+             * @default []
+             */
+            methods: string[];
+        };
+        /**
+         * SetRow
+         * @description A set in the list.
+         */
+        SetRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Form */
+            form: string;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Item Count */
+            item_count: number;
+        };
+        /**
+         * Facts
+         * @description What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises.
+         */
+        Facts: {
+            reads?: components["schemas"]["Reading"] | null;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /**
+             * Answer
+             * @default
+             */
+            answer: string;
+            /**
+             * Answer Latex
+             * @default
+             */
+            answer_latex: string;
+            /** Method */
+            method?: string | null;
+            /**
+             * Lines
+             * @default 0
+             */
+            lines: number;
+            /**
+             * Skills
+             * @default []
+             */
+            skills: string[];
+            difficulty?: components["schemas"]["Difficulty"] | null;
+            /**
+             * Reveals
+             * @default []
+             */
+            reveals: components["schemas"]["Screening"][];
+            /**
+             * Hides
+             * @default []
+             */
+            hides: components["schemas"]["Screening"][];
+            /**
+             * Same
+             * @default
+             */
+            same: string;
+            /**
+             * Structure
+             * @default
+             */
+            structure: string;
+            /**
+             * Refused
+             * @default
+             */
+            refused: string;
+        };
+        /**
+         * ItemOut
+         * @description An example of the set with all that it holds; ``facts`` is None while nobody asked for them.
+         */
+        ItemOut: {
+            example: components["schemas"]["ExampleOut"];
+            /** Instruction */
+            instruction: string;
+            /** Marks */
+            marks: number | null;
+            /** Minutes */
+            minutes: number | null;
+            facts?: components["schemas"]["Facts"] | null;
+        };
+        /**
+         * SetOut
+         * @description A set as stored.
+         */
+        SetOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Instruction */
+            instruction: string;
+            house: components["schemas"]["OwnRules"];
+            /** Made From */
+            made_from?: string | null;
+            /** Form */
+            form: string;
+            /** Version */
+            version: number;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Items */
+            items: components["schemas"]["ItemOut"][];
+        };
+        /**
+         * ItemIn
+         * @description An example in its place, with marks and minutes where they are given.
+         */
+        ItemIn: {
+            /**
+             * Example
+             * Format: uuid
+             */
+            example: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /** Marks */
+            marks?: number | null;
+            /** Minutes */
+            minutes?: number | null;
+        };
+        /**
+         * SetIn
+         * @description A set as it is written.
+         */
+        SetIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemIn"][];
+        };
+        /**
+         * Found
+         * @description A problem or a set that a search found.
+         */
+        Found: {
+            /** Kind */
+            kind: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Task
+             * @default
+             */
+            task: string;
+            /** Difficulty */
+            difficulty?: number | null;
+            /** Why */
+            why: string;
+            /**
+             * In Sets
+             * @default []
+             */
+            in_sets: string[];
+        };
+        /**
+         * FamilyOut
+         * @description A family of problems; ``wish`` says which number may be asked for, empty for none.
+         */
+        FamilyOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Wish */
+            wish: string;
+        };
+        /**
+         * StaleSet
+         * @description The set was changed elsewhere since: ``current`` is what is stored now.
+         */
+        StaleSet: {
+            /**
+             * Code
+             * @default stale
+             */
+            code: string;
+            /** Message */
+            message: string;
+            current: components["schemas"]["SetOut"];
+        };
+        /**
+         * SetSave
+         * @description A change; ``version`` is the version that it was made on.
+         */
+        SetSave: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Instruction
+             * @default
+             */
+            instruction: string;
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemIn"][];
+            /** Version */
+            version: number;
+        };
+        /**
+         * NewProblem
+         * @description A bare problem for a set.
+         */
+        NewProblem: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+        };
+        /**
+         * NewProblems
+         * @description Problems to put into a set, after the item ``after`` (0-based; None: at the end).
+         */
+        NewProblems: {
+            /** Problems */
+            problems: components["schemas"]["NewProblem"][];
+            /** After */
+            after?: number | null;
+        };
+        /**
+         * Made
+         * @description The set after problems were added, and what could not be made.
+         */
+        Made: {
+            set: components["schemas"]["SetOut"];
+            /** Added */
+            added: number;
+            /** Refused */
+            refused: string[];
+        };
+        /**
+         * TwinsIn
+         * @description How many twins of one item are wanted, from which seed on.
+         */
+        TwinsIn: {
+            /**
+             * Example
+             * Format: uuid
+             */
+            example: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+            /**
+             * Climbs
+             * @default false
+             */
+            climbs: boolean;
+        };
+        /**
+         * FamilyIn
+         * @description A problem made to order.
+         */
+        FamilyIn: {
+            /** Family */
+            family: string;
+            /** Wish */
+            wish?: number | null;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * JobOut
+         * @description How far a job is; ``outcome`` names what it made once it is done.
+         */
+        JobOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number | null;
+            /** Message */
+            message: string;
+            /** Outcome */
+            outcome?: unknown;
+        };
+        /**
+         * VersionsIn
+         * @description Parallel versions of a whole set.
+         */
+        VersionsIn: {
+            /**
+             * Count
+             * @default 2
+             */
+            count: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * WishIn
+         * @description How a sheet is wanted.
+         */
+        WishIn: {
+            /**
+             * Room
+             * @default lines
+             * @enum {string}
+             */
+            room: "lines" | "grid" | "none";
+            /** Density */
+            density?: ("fine" | "board" | "key") | null;
+            /**
+             * Forks
+             * @default false
+             */
+            forks: boolean;
+            /**
+             * Paper
+             * @default a4
+             * @enum {string}
+             */
+            paper: "a4" | "us-letter";
+            /**
+             * Seed
+             * @default 1
+             */
+            seed: number;
+        };
+        /**
+         * Pages
+         * @description The pages as they print, each a picture (SVG, base64), and what could not be worked.
+         */
+        Pages: {
+            /** Pages */
+            pages: string[];
+            /** Text */
+            text: string;
+            /** Refused */
+            refused: string[];
+        };
+        /**
+         * RestoredOut
+         * @description How much was brought back.
+         */
+        RestoredOut: {
+            /** Examples */
+            examples: number;
+            /** Sets */
+            sets: number;
+            /** Own Errors */
+            own_errors: number;
+            /** Proofs */
+            proofs: number;
+        };
+        /**
+         * BroughtOut
+         * @description The new set, and what became of each row.
+         */
+        BroughtOut: {
+            set: components["schemas"]["SetOut"];
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
+        };
+        /**
+         * RowOut
+         * @description What became of one row of a file.
+         */
+        RowOut: {
+            /** At */
+            at: number;
+            /** Taken */
+            taken: boolean;
+            /** Says */
+            says: string;
+            /** Given */
+            given: string;
+        };
+        /**
+         * TypedIn
+         * @description Problems as somebody types them.
+         */
+        TypedIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * ProofRow
+         * @description A proofed key in the list.
+         */
+        ProofRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Created
+             * Format: date-time
+             */
+            created: string;
+            /** Items */
+            items: number;
+            /** Faulty */
+            faulty: number;
+        };
+        /**
+         * KeyLine
+         * @description A line under an item, with its verdict ("unread" where it was not judged).
+         */
+        KeyLine: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string | null;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * Option
+         * @description A choice; ``right`` is None where it is not decided.
+         */
+        Option: {
+            /** Letter */
+            letter: string;
+            /** Text */
+            text: string;
+            /** Right */
+            right: boolean | null;
+            /** Name */
+            name?: string | null;
+            /** Error */
+            error?: string | null;
+            failure?: components["schemas"]["FailureRecord"] | null;
+        };
+        /**
+         * ProofItem
+         * @description What is known of one item of a key.
+         */
+        ProofItem: {
+            /** Number */
+            number: string;
+            /** At */
+            at: number;
+            /** Task */
+            task: string | null;
+            /** Given */
+            given: string;
+            /** Latex */
+            latex?: string | null;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: components["schemas"]["KeyLine"][];
+            /**
+             * Options
+             * @default []
+             */
+            options: components["schemas"]["Option"][];
+            /**
+             * Faults
+             * @default []
+             */
+            faults: string[];
+            /**
+             * Notes
+             * @default []
+             */
+            notes: string[];
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "holds" | "wrong" | "unfinished" | "undecided" | "unreadable" | "no-answer";
+            /** Line */
+            line?: number | null;
+            /** Error */
+            error?: string | null;
+            /** Name */
+            name?: string | null;
+            /** Says */
+            says?: string | null;
+            /** Counter */
+            counter?: string | null;
+            /** Instead */
+            instead?: string | null;
+            /** Message */
+            message?: string | null;
+            /** Answer */
+            answer?: string | null;
+            /**
+             * Unmet
+             * @default []
+             */
+            unmet: string[];
+            /**
+             * Missing
+             * @default []
+             */
+            missing: string[];
+            /**
+             * Extra
+             * @default []
+             */
+            extra: string[];
+            /** Correction */
+            correction?: string[] | null;
+            repeats?: components["schemas"]["Repeats"] | null;
+        };
+        /**
+         * ProofOut
+         * @description A proofed key: its text, the report, the accepted corrections (places from 0), its job.
+         */
+        ProofOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Report */
+            report: components["schemas"]["ProofItem"][];
+            /** Accepted */
+            accepted: number[];
+            job: components["schemas"]["JobOut"] | null;
+        };
+        /**
+         * Repeats
+         * @description The earlier item (from 0) that an item repeats: the same, or the same structure.
+         */
+        Repeats: {
+            /** Of */
+            of: number;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "same" | "structure";
+        };
+        /**
+         * KeyIn
+         * @description A key as text.
+         */
+        KeyIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * AcceptedIn
+         * @description The places (from 0) of the corrections that are accepted.
+         */
+        AcceptedIn: {
+            /** Places */
+            places: number[];
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  teachers_api_current: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Session']
-        }
-      }
-    }
-  }
-  teachers_api_sign_in: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Session']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Too Many Requests */
-      429: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  teachers_api_sign_out: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  examples_api_listed: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleRow'][]
-        }
-      }
-    }
-  }
-  examples_api_create: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExampleIn']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  examples_api_export_all: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleFile']
-        }
-      }
-    }
-  }
-  examples_api_import_all: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': {
-          [key: string]: unknown
-        }
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Imported']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  examples_api_one: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  examples_api_save: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExampleSave']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Stale']
-        }
-      }
-    }
-  }
-  examples_api_remove: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  examples_api_history: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SnapshotOut'][]
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  examples_api_restore: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ExampleOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_read: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Text']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Notations']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_check: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Checked']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_work: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Worked']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_inspect: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Inspected']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_nudge: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Nudged']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_compare: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CompareIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Compared']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_study: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Studied']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_forks: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Forks']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_fork: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ForkIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ForkPath']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_choices: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Choices']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_mistake: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MistakeIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Mistake']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_screen: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Screened']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_tell: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProblemIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Told']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Gateway Timeout */
-      504: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  algebra_api_errors: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ErrorEntry'][]
-        }
-      }
-    }
-  }
-  errors_api_listed: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OwnErrorOut'][]
-        }
-      }
-    }
-  }
-  errors_api_add: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnErrorIn']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OwnErrorOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  errors_api_examine: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExamineIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Examined']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  errors_api_change: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnErrorIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OwnErrorOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  errors_api_remove: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  house_api_current: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  house_api_change: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Rules']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Rules']
-        }
-      }
-    }
-  }
-  sets_api_listed: {
-    parameters: {
-      query?: {
-        aside?: boolean
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetRow'][]
-        }
-      }
-    }
-  }
-  sets_api_create: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetIn']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_find: {
-    parameters: {
-      query?: {
-        words?: string
-        easiest?: number | null
-        hardest?: number | null
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Found'][]
-        }
-      }
-    }
-  }
-  sets_api_families: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FamilyOut'][]
-        }
-      }
-    }
-  }
-  sets_api_one: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_save: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetSave']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StaleSet']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_remove: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_facts: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-        example: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Facts']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_add: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewProblems']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_twins: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TwinsIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Made']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_family: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FamilyIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Made']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_copy: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_versions: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VersionsIn']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  sets_api_restore: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  jobs_api_listed: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobOut'][]
-        }
-      }
-    }
-  }
-  jobs_api_one: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  jobs_api_cancel: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  giving_api_preview: {
-    parameters: {
-      query?: {
-        room?: 'lines' | 'grid' | 'none'
-        density?: ('fine' | 'board' | 'key') | null
-        forks?: boolean
-        paper?: 'a4' | 'us-letter'
-        seed?: number
-      }
-      header?: never
-      path: {
-        identity: string
-        what: 'handout' | 'short' | 'key' | 'mistakes' | 'choices' | 'slides'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Pages']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  giving_api_paper: {
-    parameters: {
-      query?: {
-        room?: 'lines' | 'grid' | 'none'
-        density?: ('fine' | 'board' | 'key') | null
-        forks?: boolean
-        paper?: 'a4' | 'us-letter'
-        seed?: number
-      }
-      header?: never
-      path: {
-        identity: string
-        what: 'handout' | 'short' | 'key' | 'mistakes' | 'choices' | 'slides'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  giving_api_flat: {
-    parameters: {
-      query?: {
-        room?: 'lines' | 'grid' | 'none'
-        density?: ('fine' | 'board' | 'key') | null
-        forks?: boolean
-        paper?: 'a4' | 'us-letter'
-        seed?: number
-      }
-      header?: never
-      path: {
-        identity: string
-        what: 'handout' | 'short' | 'key' | 'mistakes' | 'choices' | 'slides'
-        ending: 'txt' | 'md' | 'tex' | 'html'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  giving_api_document: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  giving_api_table: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-        ending: 'csv' | 'xlsx'
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  giving_api_package: {
-    parameters: {
-      query?: {
-        room?: 'lines' | 'grid' | 'none'
-        density?: ('fine' | 'board' | 'key') | null
-        forks?: boolean
-        paper?: 'a4' | 'us-letter'
-        seed?: number
-      }
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  keeping_api_everything: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  keeping_api_bring_back: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          /**
-           * File
-           * Format: binary
-           */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['RestoredOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  exchange_api_bring: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          /**
-           * File
-           * Format: binary
-           */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BroughtOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  exchange_api_typed: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TypedIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Made']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  exchange_api_take: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_listed: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofRow'][]
-        }
-      }
-    }
-  }
-  proofs_api_begin: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['KeyIn']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_begin_with_file: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          /**
-           * File
-           * Format: binary
-           */
-          file: string
-        }
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_one: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_remove: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_accepted: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AcceptedIn']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_as_text: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  proofs_api_to_set: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BroughtOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
-  proofs_api_restore: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        identity: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProofOut']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Request Entity Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FailureRecord']
-        }
-      }
-    }
-  }
+    teachers_api_current: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+        };
+    };
+    teachers_api_sign_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_api_sign_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    examples_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleRow"][];
+                };
+            };
+        };
+    };
+    examples_api_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExampleIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_export_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleFile"];
+                };
+            };
+        };
+    };
+    examples_api_import_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExampleSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stale"];
+                };
+            };
+        };
+    };
+    examples_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SnapshotOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Notations"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checked"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_inspect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Inspected"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_study: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Studied"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_forks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forks"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_fork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForkPath"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_mistake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MistakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mistake"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screened"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Told"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    algebra_api_errors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorEntry"][];
+                };
+            };
+        };
+    };
+    errors_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"][];
+                };
+            };
+        };
+    };
+    errors_api_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnErrorIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_examine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExamineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Examined"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnErrorIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnErrorOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    errors_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    house_api_current: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    house_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Rules"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rules"];
+                };
+            };
+        };
+    };
+    sets_api_listed: {
+        parameters: {
+            query?: {
+                aside?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetRow"][];
+                };
+            };
+        };
+    };
+    sets_api_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_find: {
+        parameters: {
+            query?: {
+                words?: string;
+                easiest?: number | null;
+                hardest?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"][];
+                };
+            };
+        };
+    };
+    sets_api_families: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyOut"][];
+                };
+            };
+        };
+    };
+    sets_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaleSet"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_facts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                example: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Facts"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewProblems"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_twins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TwinsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FamilyIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionsIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    jobs_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"][];
+                };
+            };
+        };
+    };
+    jobs_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    jobs_api_cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    giving_api_preview: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pages"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    giving_api_paper: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_flat: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                what: "handout" | "short" | "key" | "mistakes" | "choices" | "slides";
+                ending: "txt" | "md" | "tex" | "html";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                ending: "csv" | "xlsx";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    giving_api_package: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                density?: ("fine" | "board" | "key") | null;
+                forks?: boolean;
+                paper?: "a4" | "us-letter";
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keeping_api_everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keeping_api_bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    exchange_api_bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    exchange_api_typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    exchange_api_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofRow"][];
+                };
+            };
+        };
+    };
+    proofs_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeyIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_begin_with_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_accepted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_as_text: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    proofs_api_to_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
 }
