@@ -24,6 +24,8 @@ class Job(models.Model):
     """What the steps that are done gave, in order."""
     outcome = models.JSONField(null=True, blank=True)
     state = models.CharField(max_length=10, default=WAITING)
+    runner = models.CharField(max_length=32, blank=True)
+    """Who does it now: a worker that finds another name here has lost it and stops."""
     message = models.TextField(blank=True)
     """Why it failed."""
     created = models.DateTimeField(auto_now_add=True)

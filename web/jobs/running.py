@@ -3,6 +3,7 @@
 import logging
 from datetime import timedelta
 from typing import Any
+from uuid import uuid4
 
 from api.failures import Refused
 from django.conf import settings
@@ -56,9 +57,11 @@ def run(identity: str) -> None:
     """Do the job, or what is left of it; nothing where another worker has it or it is over."""
     quiet = timezone.now() - timedelta(seconds=settings.JOB_SECONDS)
     is_free = Q(state=WAITING) | Q(state=RUNNING, changed__lt=quiet)
-    mine = Job.objects.filter(is_free, pk=identity)
-    if not mine.update(state=RUNNING, changed=timezone.now()):
+    runner = uuid4().hex
+    free = Job.objects.filter(is_free, pk=identity)
+    if not free.update(state=RUNNING, runner=runner, changed=timezone.now()):
         return
+    mine = Job.objects.filter(pk=identity, state=RUNNING, runner=runner)
     job = Job.objects.select_related("teacher").get(pk=identity)
     kind = KINDS[job.kind]
     try:
@@ -66,12 +69,12 @@ def run(identity: str) -> None:
             job.steps = kind.plan(job)
             job.save(update_fields=["steps", "changed"])
         while len(job.results) < len(job.steps):
-            if not Job.objects.filter(pk=job.pk, state=RUNNING).exists():
-                return  # cancelled
+            if not mine.exists():
+                return  # cancelled, or taken up by another worker
             job.results.append(kind.step(job, job.steps[len(job.results)]))
-            job.save(update_fields=["results", "changed"])
+            mine.update(results=job.results, changed=timezone.now())
         with transaction.atomic():
-            if Job.objects.select_for_update().get(pk=job.pk).state == RUNNING:
+            if mine.select_for_update().exists():
                 job.outcome, job.state = kind.finish(job), DONE
                 job.save(update_fields=["outcome", "state", "changed"])
     except (Failure, Refused) as reason:
@@ -82,5 +85,5 @@ def run(identity: str) -> None:
 
 
 def _failed(job: Job, message: str) -> None:
-    job.state, job.message = FAILED, message
-    job.save(update_fields=["state", "message", "changed"])
+    mine = Job.objects.filter(pk=job.pk, state=RUNNING, runner=job.runner)
+    mine.update(state=FAILED, message=message, changed=timezone.now())

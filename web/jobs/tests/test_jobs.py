@@ -27,6 +27,8 @@ def _step(job: Job, number: int) -> int:
         raise Killed
     if number == job.params.get("cancel_at"):
         Job.objects.filter(pk=job.pk).update(state=CANCELLED)
+    if number == job.params.get("lose_at"):
+        Job.objects.filter(pk=job.pk).update(runner="another")
     if number == job.params.get("refuse_at"):
         raise Refused(422, "no", "This cannot be done.")
     if number == job.params.get("break_at"):
@@ -83,6 +85,13 @@ def test_a_job_that_another_worker_has_is_left_alone_until_it_falls_silent(teach
     run(str(job.pk))
 
     assert DONE_STEPS == [1, 2, 3, 4]
+
+
+def test_a_worker_that_lost_its_job_to_another_writes_nothing_more(teacher: User) -> None:
+    job = _begun(teacher, lose_at=2)
+
+    assert (job.state, job.runner, job.results) == (RUNNING, "another", [1])
+    assert DONE_STEPS == [1, 2]  # the step was being done when the other took over
 
 
 def test_a_cancelled_job_stops_before_its_next_step(ada: ApiClient, teacher: User) -> None:
