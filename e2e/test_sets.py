@@ -100,6 +100,8 @@ def test_parallel_versions_are_made_behind_the_back_and_survive_a_killed_worker(
     _start(page, "Test with versions")
     _type_problems(page, "3x + 4 = 10\nx^2 - 7x + 12 = 0\n2x + 1 = 9", 3)
 
+    expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
+    original = page.locator(".given").first.inner_text()
     page.get_by_role("button", name="Parallel versions").press("Enter")
     app.worker.kill()
     app.worker.keep()
@@ -110,7 +112,8 @@ def test_parallel_versions_are_made_behind_the_back_and_survive_a_killed_worker(
     expect(row).to_have_count(3)
     row.filter(has_text="version C").get_by_role("link").click()
     expect(page.locator(".problem")).to_have_count(3)
-    expect(page.locator(".given").first).not_to_contain_text("10")
+    expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
+    expect(page.locator(".given").first).not_to_have_text(original)
 
 
 def test_a_pasted_key_is_proofed_mended_and_made_a_set(page: Page, app: Server) -> None:

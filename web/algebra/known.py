@@ -56,7 +56,8 @@ def ask(operation: str, record: dict[str, Any]) -> dict[str, Any]:
             raise
         except Failure as failure:
             answer = {"failure": failure.as_record()}
-        Known.objects.update_or_create(digest=digest, defaults={"answer": answer})
+        if not answer.get("unexplained"):  # time ran out for its reasons: asked again, it goes on
+            Known.objects.update_or_create(digest=digest, defaults={"answer": answer})
     else:
         answer = known.answer
     if "failure" in answer:

@@ -64,7 +64,7 @@ _ANSWER = re.compile(
     r"^\s*(?:final\s+)?(?:correct\s+)?(?:answer|ans|key|solution)\b\s*[:=.]?\s*(.*)$", re.I
 )
 _INLINE_ANSWER = re.compile(
-    r"\s*(?:→|⇒|=>|->|\t+| {3,}|\b(?:answer|ans)\s*[:.]\s*|[.;,]\s+(?=no |all |prime|cannot))\s*",
+    r"\s*(?:→|⇒|=>|->|(?<![=+*/^<>-])(?:\t+| {3,})(?![=+*/^<>])|\b(?:answer|ans)\s*[:.]\s*|[.;,]\s+(?=no |all |prime|cannot))\s*",
     re.I,
 )
 _ARROW = re.compile(r"^\s*(?:→|⇒|=>|->|∴|[•*]\s)\s*")
@@ -117,8 +117,10 @@ def _without_latex_frame(text: str) -> Iterator[str]:
     r"""Yield the lines of *text* without ``\begin``, ``\item``, ``$`` and the like."""
     number = 0
     body = re.split(r"\\begin\{document\}", text, maxsplit=1)[-1]
+    is_latex = re.search(r"\\(?:begin|item|documentclass)\b", text) is not None
     for line in body.replace("\r\n", "\n").replace("\r", "\n").split("\n"):
-        line = re.sub(r"(?<!\\)%.*$", "", line)
+        if is_latex:  # elsewhere a per cent sign is one
+            line = re.sub(r"(?<!\\)%.*$", "", line)
         if re.search(r"\\begin\{enumerate\}", line):
             number = 0
         line = re.sub(

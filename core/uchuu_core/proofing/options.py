@@ -48,11 +48,10 @@ def as_answer(text: str, context: Context) -> str:
 
 def _is_right(text: str, context: Context) -> bool | None:
     found = check(context.problem_with([as_answer(text, context)]))
-    line = found["lines"][0]
-    if line["verdict"] in ("unproved", "unreadable"):
-        return None
-    answer = found["answer"]
-    return bool(answer["right"]) and not answer["missing"] and not answer["extra"]
+    verdict, answer = found["lines"][0]["verdict"], found["answer"]
+    if verdict in ("wrong", "loses") or answer["missing"] or answer["extra"]:
+        return False
+    return True if answer["right"] else None
 
 
 def _name_errors(records: list[dict[str, Any]], trees: dict[str, Line], context: Context) -> None:

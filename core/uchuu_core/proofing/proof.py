@@ -160,10 +160,12 @@ def _judge(report: dict[str, Any], problem: Problem) -> None:
         report["missing"] = report["missing"] or line.get("drops", [])
     elif "unproved" in verdicts:
         report |= {"status": "undecided", "line": verdicts.index("unproved") + 1}
-    elif not answer["right"]:
+    elif answer["missing"] or answer["extra"]:
         report |= {"status": "wrong", "line": len(verdicts)}
     elif not answer["finished"]:
         report |= {"status": "unfinished", "line": len(verdicts)}
+    elif not answer["right"]:  # every line follows, and the end could not be held against the given
+        report |= {"status": "undecided", "line": len(verdicts)}
     elif report["faults"]:
         report["status"] = "wrong"
     else:

@@ -10,6 +10,7 @@ from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.method import at_density
+from uchuu_core.notation import read
 from uchuu_core.tree.shape import unordered
 from uchuu_core.twinning.likeness import likeness
 from uchuu_core.twinning.twin import Original, Twin, as_record, candidates, original_of
@@ -30,15 +31,20 @@ def climb(problem: Problem, count: int) -> list[dict[str, Any]]:
 
     Each is the record of ``twin`` with its ``score``. The scores rise from one to the next as evenly
     as what was found allows; the kind of answer may differ (a fraction instead of a whole number).
+    ``problem.avoid`` names problems that stay away.
 
     Raises:
         As ``twin``; OutOfScope: fewer than two such problems were found.
     """
     original = original_of(problem)
     chance = Random(f"{problem.seed} climb {problem.given}")
-    variants = _variants(original, chance, min(count, MOST) * SEARCHED, same_kind=True)
+    taken = {
+        unordered(read(text, juxtaposition=problem.house.juxtaposition)) for text in problem.avoid
+    }
+    enough = min(count, MOST) * SEARCHED
+    variants = _variants(original, chance, enough, taken, same_kind=True)
     if len({item.score for item in variants}) < count:
-        variants += _variants(original, chance, min(count, MOST) * SEARCHED, same_kind=False)
+        variants += _variants(original, chance, enough, taken, same_kind=False)
     by_look = {unordered(item.found.context.given): item for item in reversed(variants)}
     variants = list(by_look.values())
     by_score: dict[float, _Weighed] = {}
@@ -62,9 +68,9 @@ def _evenly(steps: list[_Weighed], count: int) -> list[_Weighed]:
 
 
 def _variants(
-    original: Original, chance: Random, enough: int, *, same_kind: bool
+    original: Original, chance: Random, enough: int, avoided: set[Any], *, same_kind: bool
 ) -> list[_Weighed]:
-    taken = {unordered(original.context.given)}
+    taken = avoided | {unordered(original.context.given)}
     found: list[_Weighed] = []
     for worked, line in enumerate(candidates(original, chance, same_kind=same_kind)):
         if worked == 3 * enough or len(found) == enough:

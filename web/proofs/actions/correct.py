@@ -13,7 +13,9 @@ FAULTY = ("wrong", "unfinished", "no-answer")
 
 def accept(*, stored: Proof, places: list[int]) -> Proof:
     """Keep which corrections are accepted; only items that have one can be."""
-    stored.accepted = sorted({n for n in places if n < len(stored.report) and _mended(stored, n)})
+    stored.accepted = sorted(
+        {n for n in places if 0 <= n < len(stored.report) and _mended(stored, n)}
+    )
     stored.save(update_fields=["accepted"])
     return stored
 

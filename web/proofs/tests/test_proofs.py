@@ -47,7 +47,7 @@ def test_accepted_corrections_make_a_key_that_holds(ada: ApiClient) -> None:
     found = _proofed(ada)
     path = f"/proofs/{found['id']}"
 
-    accepted = ada.call("PUT", f"{path}/accepted", {"places": [1, 2, 4, 5, 99]}).json()
+    accepted = ada.call("PUT", f"{path}/accepted", {"places": [1, 2, 4, 5, 99, -1]}).json()
     text = ada.call("GET", f"{path}/key.txt").content.decode()
     again = _proofed(ada, text)
 

@@ -41,8 +41,8 @@ def make_twins(*, teacher: User, stored: ProblemSet, wish: TwinsIn) -> MadeProbl
     asker = asker_of(stored)
     try:
         if wish.climbs:
-            run = asker.ask("climb", item.example, seed=wish.seed, count=wish.count)["run"]
-            made = [one["given"] for one in run if one["given"] not in avoid]
+            wanted = {"seed": wish.seed, "count": wish.count, "avoid": _readable(avoid)}
+            made = [one["given"] for one in asker.ask("climb", item.example, **wanted)["run"]]
         else:
             for seed in range(wish.seed, wish.seed + wish.count):
                 avoided = _readable([*avoid, *made])

@@ -95,6 +95,11 @@ def test_wrong_answers_alone_are_found_too() -> None:
         ("1. Solve 2x + 1 = 7\n 3", "holds", None),
         ("1. Solve 2x + 1 = 2x + 5. no solution", "holds", None),
         ("1. Factor x^2 + x + 1\n prime", "holds", None),
+        ("1. Solve for x: y = (x + 1)/(x - 2)\n x = (2y + 1)/(y - 1)", "holds", None),
+        ("1. Solve for x: y = (x + 1)/(x - 2)\n x = (2y - 1)/(y - 1)", "wrong", 1),
+        ("1. Solve 2x + 3   =   7\n x   =   2", "holds", None),
+        ("1. Factor x^2 - 9   =   (x - 3)(x + 3)", "holds", None),
+        ("1. Evaluate 3 - 8    -5", "holds", None),
     ],
 )
 def test_each_kind_of_fault_has_its_name(text: str, status: str, line: int | None) -> None:
@@ -139,3 +144,17 @@ def test_what_is_said_twice_is_named() -> None:
         {"of": 0, "how": "structure"},
         None,
     ]
+
+
+def test_an_end_that_cannot_be_held_against_the_given_is_never_called_wrong() -> None:
+    for text in (
+        "1. Solve for x: a = sqrt(x^2 + b)\n a^2 = x^2 + b\n x^2 = a^2 - b",
+        "1. Solve x*2^x = 8\n x = 2",
+    ):
+        assert proof(text, DEFAULTS)["items"][0]["status"] in ("undecided", "unfinished", "holds")
+
+
+def test_a_per_cent_sign_is_a_comment_only_in_latex() -> None:
+    noted = proof("1. Simplify 6/8\n This is 50% of what it was before.\n 3/4", DEFAULTS)
+
+    assert noted["items"][0]["notes"] == ["This is 50% of what it was before."]
