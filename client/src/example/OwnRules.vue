@@ -41,6 +41,10 @@ function change(key: (typeof rules)[number]['key'], event: Event): void {
 </template>
 
 <style scoped>
+.rule {
+  display: block;
+  margin: 0.3rem 0;
+}
 .rule select {
   display: block;
   width: 100%;
