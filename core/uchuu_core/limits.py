@@ -12,7 +12,12 @@ from uchuu_core.failures import TooLarge
 CHARACTERS = 2000
 NESTING = 60
 DIGITS = 40
-EXPONENT = 200
+EXPONENT = 1_000_000
+"""What may stand as an exponent; what it would write out is bounded apart."""
+LARGEST_DEGREE = 10_000_000
+"""Degree that a power of one term may reach."""
+DEGREE = 400
+"""Degree up to which sums are raised, factored and solved."""
 ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200

@@ -35,6 +35,7 @@ from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Chain,
     Coordinates,
     Either,
@@ -44,6 +45,7 @@ from uchuu_core.tree.nodes import (
     Quotient,
     Relation,
     Sum,
+    Union,
     ValueSet,
 )
 from uchuu_core.tree.paths import letters
@@ -111,7 +113,7 @@ class Target:
                 return _branch_prints(line, seed)
         if isinstance(line, Either):
             return _branch_prints(line, seed)
-        if isinstance(line, (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates)):
+        if isinstance(line, (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)):
             raise NoPrint
         try:
             return (print_of(line, seed),)

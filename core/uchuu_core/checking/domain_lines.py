@@ -18,6 +18,7 @@ from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import number_text
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Either,
     Expr,
     Line,
@@ -26,6 +27,7 @@ from uchuu_core.tree.nodes import (
     Power,
     Quotient,
     Relation,
+    Union,
     ValueSet,
 )
 from uchuu_core.tree.paths import letters, parts
@@ -36,7 +38,7 @@ def is_domain_line(line: Line) -> bool:
 
     An equation does: it says where the denominator is zero.
     """
-    return isinstance(line, (Either, Relation, AllExcept, Outcome))
+    return isinstance(line, (Either, Relation, AllExcept, Outcome, Union, Builder, ValueSet))
 
 
 def states_domain(line: Line) -> bool:
@@ -55,6 +57,8 @@ def stated_exclusions(line: Line, context: Context) -> frozenset[Factor] | None:
             return frozenset()
         case AllExcept():
             return context.solutions(line).excluded
+        case Builder(_, condition):
+            return stated_exclusions(condition, context)
         case Relation() | Either():
             options = line.options if isinstance(line, Either) else (line,)
             found: frozenset[Factor] = frozenset()

@@ -7,16 +7,20 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import Counter
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Chain,
     Either,
     Feature,
     Line,
     Outcome,
     Relation,
+    Union,
     ValueSet,
 )
 
-_STATEMENTS = (Relation, Chain, Either, ValueSet, Outcome, AllExcept, Feature)
+_STATEMENTS = (
+    Relation, Chain, Either, ValueSet, Outcome, AllExcept, Feature, Union, Builder,
+)  # fmt: skip
 
 
 @dataclass(slots=True)

@@ -6,7 +6,7 @@ from flint import fmpq
 
 from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import Factor, Ring
+from uchuu_core.kernel.rational_functions import Factor, Ring, polynomial_text
 from uchuu_core.kernel.solutions import Requirement
 from uchuu_core.notation import plain
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Root
@@ -116,7 +116,7 @@ def condition(what: Factor | Requirement) -> str:
         zero = what.rational_zero
         if zero is not None:
             return f"{next(iter(what.letters))} != {zero}"
-        return f"{what.polynomial} != 0"
+        return f"{polynomial_text(what.polynomial)} != 0"
     if what.text:
         return what.text
     if len(what.factors) == 1:
@@ -124,7 +124,8 @@ def condition(what: Factor | Requirement) -> str:
         if factor.rational_zero is not None:
             rises = (factor.coefficients[1] > 0) == (what.sign > 0)
             return f"{next(iter(factor.letters))} {'>=' if rises else '<='} {factor.rational_zero}"
-    product = "*".join(f"({factor.polynomial})" for factor in sorted(what.factors, key=_by_key))
+    factors = sorted(what.factors, key=_by_key)
+    product = "*".join(f"({polynomial_text(factor.polynomial)})" for factor in factors)
     product = product[1:-1] if len(what.factors) == 1 else product
     return f"{product} {'>=' if what.sign > 0 else '<='} 0"
 

@@ -18,6 +18,7 @@ from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
     Expr,
+    Log,
     Mixed,
     Number,
     Power,
@@ -161,6 +162,8 @@ class Exact:
                 return self._power(base, exponent)
             case Absolute(body):
                 return abs(self.ball(body))
+            case Log(name, base, argument):
+                return self._logarithm(name, base, argument)
             case _:
                 raise Undecided
 
@@ -242,6 +245,14 @@ class Exact:
                 raise Undefined
             raise _Imprecise
         return value**power
+
+    def _logarithm(self, name: str, base: int | None, argument: Expr) -> Any:
+        value = arb(1).exp() if argument == Symbol("e") else self.ball(argument)
+        if not value > 0:
+            if self.sign(argument) <= 0:
+                raise Undefined
+            raise _Imprecise
+        return value.log() if name == "ln" else value.log() / arb(base or 10).log()
 
     # the separation bound
 

@@ -16,7 +16,7 @@ from uchuu_core import limits
 from uchuu_core.kernel.cells import Signs
 from uchuu_core.kernel.points import NotRational, Undefined, rational
 from uchuu_core.kernel.powers import CONSTANT, Atom, Monomial, Plan, Powers
-from uchuu_core.kernel.rational_functions import Factor, RationalFunction
+from uchuu_core.kernel.rational_functions import Factor, RationalFunction, ascii_names
 from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
@@ -67,7 +67,7 @@ class Extension:
         self.is_complex = is_complex
         self.names = plan.ring.names
         slots = tuple(f"_{n}" for n in range(SLOTS))
-        self.context = fmpq_mpoly_ctx.get(self.names + slots, "lex")
+        self.context = fmpq_mpoly_ctx.get(ascii_names(self.names) + slots, "lex")
         self._gens = self.context.gens()
         self.one = self.context.constant(fmpq(1))
         self.zero = self.context.constant(fmpq(0))
@@ -155,7 +155,7 @@ class Extension:
         """Return an integer power, by squaring, reduced on the way."""
         if exponent <= 0 and part.is_zero:
             raise Undefined
-        limits.require(abs(exponent) <= limits.EXPONENT, "This exponent is too large here.")
+        limits.require(abs(exponent) <= limits.DEGREE, "This exponent is too large here.")
         if exponent < 0:
             part, exponent = self._inverse(part), -exponent
         result = self._whole(self.one)

@@ -21,6 +21,7 @@ from uchuu_core.kernel.powers import Multiplicative
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Bracket,
     Chain,
     Coordinates,
@@ -39,6 +40,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
     Symbol,
+    Union,
     ValueSet,
 )
 from uchuu_core.tree.paths import letters, parts
@@ -93,7 +95,7 @@ def _unmet(line: Line, task: str, forms: tuple[str, ...], unknown: str) -> Itera
         case ValueSet(members):
             for member in members:
                 yield from _of_value(member, forms)
-        case Outcome() | AllExcept() | Feature() | Coordinates():
+        case Outcome() | AllExcept() | Feature() | Coordinates() | Union() | Builder():
             return
         case Relation(left, _, right) if task == "solve":
             yield from _of_solution(left, right, forms, unknown, line)

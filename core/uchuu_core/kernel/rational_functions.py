@@ -3,6 +3,7 @@
 A ring is fixed by its letters; all lines of one paper share it, so that their parts compare.
 """
 
+import re
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from math import comb
@@ -71,12 +72,25 @@ class RationalFunction:
         return ratio if self.numerator == self.denominator * ratio else None
 
 
+_WRITTEN = re.compile(r"u([0-9a-f]{3,5})")
+
+
+def ascii_names(names: tuple[str, ...]) -> tuple[str, ...]:
+    """Return the letters as the algebra library takes them: ``θ`` as ``u3b8``."""
+    return tuple("".join(c if c.isascii() else f"u{ord(c):x}" for c in name) for name in names)
+
+
+def polynomial_text(polynomial: fmpq_mpoly) -> str:
+    """Write a polynomial in plain notation, in the letters of the problem."""
+    return _WRITTEN.sub(lambda found: chr(int(found.group(1), 16)), str(polynomial))
+
+
 class Ring:
     """Rational functions in the given letters."""
 
     def __init__(self, names: tuple[str, ...]) -> None:
         self.names = names
-        self._context = fmpq_mpoly_ctx.get(names or ("_",), "lex")
+        self._context = fmpq_mpoly_ctx.get(ascii_names(names) or ("_",), "lex")
         self._letters = dict(zip(names, self._context.gens(), strict=False))
         self.one = self.constant(fmpq(1))
 
@@ -187,9 +201,16 @@ class Ring:
             return self.constant(raised(value, exponent) if exponent else fmpq(1))
         terms = len(base)
         limits.require(
-            exponent <= limits.EXPONENT
+            terms == 1
+            or exponent <= limits.DEGREE
             and comb(exponent + terms - 1, terms - 1) <= limits.EXPANDED_TERMS,
             "This power is too large when it is multiplied out. Use a smaller exponent.",
+        )
+        if terms == 1:  # only its coefficient grows
+            raised(base.leading_coefficient(), exponent)
+        limits.require(
+            exponent * max(map(int, base.degrees()), default=0) <= limits.LARGEST_DEGREE,
+            "This power is too high to work with. Use a smaller exponent.",
         )
         return base**exponent
 
@@ -208,6 +229,13 @@ class Ring:
         """Return the constant and the irreducible factors (primitive) with their exponents."""
         if polynomial.is_constant():
             return polynomial.leading_coefficient(), []
+        if len(polynomial) > 1:
+            content = polynomial.term_content()
+            highest = max(map(int, (polynomial / content).degrees()))
+            limits.require(
+                highest <= limits.DEGREE,
+                f"This line has a sum of degree {highest}; up to {limits.DEGREE} are worked with.",
+            )
         constant, found = polynomial.factor()
         return constant, [(Factor(self.key(f), f, self.names), int(power)) for f, power in found]
 
@@ -250,7 +278,9 @@ class Factor:
 
     @cached_property
     def has_real_zero(self) -> bool:
-        """Whether some real value makes it zero (always said of several letters)."""
+        """Whether some real value makes it zero (always said of several letters); π never does."""
+        if self.letters == {"π"}:
+            return False
         if len(self.letters) != 1 or len(self.coefficients) % 2 == 0:
             return True
         common = 1

@@ -166,6 +166,7 @@ def union(parts: list[SolutionSet]) -> SolutionSet:
         if isinstance(p, Algebraic) and p.is_real and any(i.holds(p) for i in intervals)
     )
     everything = any(part.everything for part in parts)
+    points = frozenset() if everything else points
     return SolutionSet(
         points - inside,
         everything,

@@ -17,6 +17,11 @@ from uchuu_core.kernel.equality import difference
 from uchuu_core.kernel.exact import Exact, Undecided
 from uchuu_core.kernel.exponentials import solutions_of_exponential
 from uchuu_core.kernel.extension import Extension
+from uchuu_core.kernel.logarithms import (
+    holds_logarithm,
+    solved_with_logarithms,
+    with_e_as_base,
+)
 from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Plan
@@ -24,12 +29,15 @@ from uchuu_core.kernel.rational_functions import Factor, Ring, ring
 from uchuu_core.kernel.solutions import Point, SolutionSet, assembled, intersection, union
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Chain,
     Either,
+    Interval,
     Line,
     Outcome,
     Relation,
     Symbol,
+    Union,
     ValueSet,
 )
 from uchuu_core.tree.paths import letters
@@ -57,6 +65,10 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
             return NOTHING
         case Outcome():
             return EVERYTHING
+        case Union(members):
+            return union([_of_interval(member, unknown, algebra, numbers) for member in members])
+        case Builder(_, condition):
+            return solution_set(condition, unknown, algebra, numbers)
         case AllExcept(members):
             gaps = Either(tuple(Relation(Symbol(unknown), "=", member) for member in members))
             return SolutionSet(everything=True, excluded=_factors(gaps, unknown, algebra, numbers))
@@ -81,14 +93,36 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
     return union(found) if every.is_empty else every
 
 
+def _of_interval(
+    member: Interval | ValueSet, unknown: str, algebra: Ring, numbers: Numbers
+) -> SolutionSet:
+    """Return the numbers of an interval; none where its ends are in the wrong order."""
+    if isinstance(member, ValueSet):
+        return solution_set(member, unknown, algebra, numbers)
+    letter, bounds = Symbol(unknown), []
+    if member.low is not None:
+        bounds.append(Relation(letter, ">=" if member.has_low else ">", member.low))
+    if member.high is not None:
+        bounds.append(Relation(letter, "<=" if member.has_high else "<", member.high))
+    if not bounds:
+        return EVERYTHING
+    return intersection([solution_set(bound, unknown, algebra, numbers) for bound in bounds])
+
+
 def _factors(line: Line, unknown: str, algebra: Ring, numbers: Numbers) -> frozenset[Factor]:
     found = solution_set(line, unknown, algebra, numbers).sheets
     return frozenset(f for f in found if isinstance(f, Factor))
 
 
 def _of_relation(line: Relation, unknown: str, algebra: Ring, numbers: Numbers) -> SolutionSet:
+    line = with_e_as_base(line, unknown)  # type: ignore[assignment]
     domain = domain_of(line, algebra, numbers)
     names = letters(line) - ({"i"} if numbers.is_complex else set())
+    if line.sign == "=" and holds_logarithm(line) and names <= {unknown, "e"}:
+        found = solved_with_logarithms(line, unknown)
+        if isinstance(found, bool):
+            return SolutionSet(everything=True)
+        return SolutionSet(found, sheets=found)
     if line.sign != "=":
         return _of_inequality(line, unknown, domain, numbers)
     if not numbers.is_complex or "i" not in letters(line):

@@ -4,7 +4,7 @@ from fractions import Fraction
 from math import gcd
 
 from uchuu_core.kernel.algebraic import Algebraic, square_part
-from uchuu_core.kernel.rational_functions import Factor
+from uchuu_core.kernel.rational_functions import Factor, polynomial_text
 from uchuu_core.kernel.solutions import Interval, Logarithm, Opaque, Point, SolutionSet
 from uchuu_core.notation import plain
 from uchuu_core.tree import build
@@ -132,7 +132,7 @@ def described(point: Point, unknown: str) -> str:
         case Algebraic() | Logarithm():
             return f"{unknown} = {value_text(point)}"
         case Factor():
-            return f"{point.polynomial} = 0"
+            return f"{polynomial_text(point.polynomial)} = 0"
         case Opaque(text):
             return text
 

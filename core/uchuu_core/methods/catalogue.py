@@ -16,12 +16,14 @@ from uchuu_core.methods.study import STUDY
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Feature,
     Line,
     Outcome,
+    Union,
     ValueSet,
 )
 
@@ -38,7 +40,7 @@ METHODS: tuple[Method, ...] = (
 )
 
 
-_NO_PROBLEM = (Chain, Either, ValueSet, Outcome, AllExcept, Feature, Coordinates)
+_NO_PROBLEM = (Chain, Either, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)
 
 
 def _refusal(method: Method, posed: Posed) -> str | None:

@@ -11,8 +11,9 @@ from uchuu_core.failures import Unreadable
 from uchuu_core.notation import tokens_latex, tokens_plain
 from uchuu_core.notation.brackets import Juxtaposition, Notation
 from uchuu_core.notation.features import read_feature
-from uchuu_core.notation.tokens import Piece
-from uchuu_core.tree.nodes import Line
+from uchuu_core.notation.spelling import decimal_comma, spelled
+from uchuu_core.notation.tokens import Decimal, Piece
+from uchuu_core.tree.nodes import Line, Mixed, Number, Signed, ValueSet
 from uchuu_core.tree.paths import depth, letters
 
 if TYPE_CHECKING:
@@ -58,7 +59,11 @@ def notation_of(text: str) -> Notation:
 
 
 def read(
-    text: str, notation: Notation | None = None, juxtaposition: Juxtaposition = "equal"
+    text: str,
+    notation: Notation | None = None,
+    juxtaposition: Juxtaposition = "equal",
+    decimal: Decimal = "point",
+    unknown: str | None = None,
 ) -> Line:
     """Return the tree of one written line.
 
@@ -66,6 +71,8 @@ def read(
         text: Plain notation or LaTeX, at most ``limits.CHARACTERS`` characters.
         notation: Which of the two; by default told from the text.
         juxtaposition: The house rule for ``1/2x``: equal rank with ``*``, or tighter.
+        decimal: The house rule for decimals; under "comma", ``;`` stands between solutions.
+        unknown: What is solved for, where that is known: it tells ± from plus a negative.
     Raises:
         Unreadable: the place in *text* and what was expected there.
         TooLarge: a bound of ``limits`` is passed.
@@ -73,25 +80,39 @@ def read(
         >>> read("2(x+1) = 6").sign
         '='
     """
-    return _read(text, notation or notation_of(text), juxtaposition)
+    text = spelled(text)
+    return _read(text, notation or notation_of(text), juxtaposition, decimal, unknown)
 
 
 @lru_cache(maxsize=4096)
-def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
+def _read(
+    text: str,
+    notation: Notation,
+    juxtaposition: Juxtaposition,
+    decimal: Decimal,
+    unknown: str | None,
+) -> Line:
     if not text.strip():
         raise Unreadable("This line is empty. Type an expression or an equation.", 0)
-    feature = read_feature(text, lambda part: _read(part, notation, juxtaposition))
+    feature = read_feature(
+        text, lambda part: _read(part, notation, juxtaposition, decimal, unknown)
+    )
     if feature is not None:
         return feature
     from lark import UnexpectedInput
 
-    found = list(_TOKENS[notation](text))
+    found = list(_TOKENS[notation](text, decimal, unknown))
     parser, builder = _parser(notation, juxtaposition)
-    builder.has_division_sign = False
+    builder.has_division_sign = any(piece.type == "DIVIDE" for piece in found)
     try:
         tree: Any = parser.parse(found)
     except UnexpectedInput as unexpected:
+        if decimal == "point":
+            decimal_comma(text)
         raise _explained(unexpected, text, found) from None
+    if decimal == "point" and isinstance(tree, ValueSet) and not text.lstrip().startswith("{"):
+        if not all(is_number(member) for member in tree.members):
+            decimal_comma(text)
     limits.require(
         depth(tree) <= limits.NESTING,
         f"This line is nested deeper than {limits.NESTING}. Simplify it.",
@@ -102,6 +123,11 @@ def _read(text: str, notation: Notation, juxtaposition: Juxtaposition) -> Line:
     )
     line: Line = tree
     return line
+
+
+def is_number(node: Any) -> bool:
+    """Return whether *node* is a numeral with or without a sign."""
+    return isinstance(node.body if isinstance(node, Signed) else node, (Number, Mixed))
 
 
 def _explained(unexpected: UnexpectedInput, text: str, found: list[Piece]) -> Unreadable:

@@ -6,7 +6,7 @@ so that one small grammar reads both notations. Raises ``Unreadable`` or ``TooLa
 
 import re
 from collections.abc import Iterable, Iterator
-from typing import NamedTuple
+from typing import Literal, NamedTuple
 
 from uchuu_core import limits
 from uchuu_core.failures import Unreadable
@@ -16,11 +16,13 @@ ENDS_OPERAND = {
 }  # fmt: skip
 STARTS_OPERAND = {
     "MIXED", "VULGAR", "NAME", "OPEN", "OPEN_GROUP", "OPEN_BAR", "ABSOLUTE", "SQUARE_ROOT",
-    "CUBE_ROOT", "ROOT", "INDEXED_ROOT", "FRACTION", "NUMBER",
+    "CUBE_ROOT", "ROOT", "INDEXED_ROOT", "FRACTION", "NUMBER", "LOG",
 }  # fmt: skip
-OPENERS = {"OPEN", "OPEN_GROUP", "OPEN_BAR", "OPEN_SET", "INDEXED_ROOT"}
+OPENERS = {"OPEN", "OPEN_GROUP", "OPEN_BAR", "OPEN_SET", "BUILD", "INDEXED_ROOT"}
 CLOSERS = {"CLOSE", "CLOSE_GROUP", "CLOSE_BAR", "CLOSE_SET", "CLOSE_INDEX"}
-_STACKED = {"CARET", "PLUS", "MINUS", "PLUS_MINUS", "SQUARE_ROOT", "CUBE_ROOT", "FRACTION"}
+_STACKED = {
+    "CARET", "PLUS", "MINUS", "PLUS_MINUS", "SQUARE_ROOT", "CUBE_ROOT", "FRACTION", "LOG",
+}  # fmt: skip
 _KEEPS_STACK = {"NAME", "OPEN_GROUP", "CLOSE_GROUP"}
 SUPERSCRIPTS = str.maketrans("⁰¹²³⁴⁵⁶⁷⁸⁹⁻", "0123456789-")
 VULGAR_FRACTIONS = {
@@ -31,6 +33,10 @@ VULGAR_FRACTIONS = {
 _GREEK_NAMES = """alpha beta gamma delta epsilon zeta eta theta iota kappa lambda mu nu xi omicron
 pi rho sigma tau upsilon phi chi psi omega"""
 GREEK = dict(zip(_GREEK_NAMES.split(), "αβγδεζηθικλμνξοπρστυφχψω", strict=True))
+
+
+Decimal = Literal["point", "comma"]
+"""House rule: what stands before the decimals of a number."""
 
 
 class Piece(NamedTuple):
@@ -56,6 +62,9 @@ def scan(text: str, table: re.Pattern[str]) -> Iterator[Piece]:
         if match is None or match.end() == position:
             shown = text[position]
             raise Unreadable(f"“{shown}” has no meaning here. Take it out or replace it.", position)
+        if match.lastgroup == "FUNCTION":
+            name = match.group().lstrip("\\")
+            raise Unreadable(f"“{name}” is a function that is not worked here. Use powers, roots and fractions.", position)
         if match.lastgroup != "SKIP":
             yield Piece(str(match.lastgroup), match.group(), position)
         position = match.end()

@@ -3,35 +3,42 @@
 import re
 from collections.abc import Iterator
 
-from uchuu_core.notation.tokens import VULGAR_FRACTIONS, Piece, finish, scan
+from uchuu_core.notation.meanings import meant
+from uchuu_core.notation.tokens import VULGAR_FRACTIONS, Decimal, Piece, finish, scan
 
 _VULGAR = "".join(VULGAR_FRACTIONS)
 
 _OPENING = re.compile(r"(?i)\s*((let|thus|hence|therefore)\b|∴|⇒|⟹|=>|→)")
-TABLE = re.compile(
-    rf"""(?ix)
+_ALL = r"(all|every|any)\ (real\ numbers?|reals?|real\ values?|numbers?|values?)"
+_EXCEPT = r"\ ?(except(\ for|\ when|\ where)?|but|other\ than|excluding|without|[∖\\])"
+_PATTERN = rf"""(?ix)
     (?P<SKIP>[ \t\u00a0]+)
   | (?P<EXCEPT>all\ ((real\ numbers|values|reals)\ )?except\ (the\ )?excluded(\ (values|ones))?)
-  | (?P<ALL_BUT>all\ (real\ numbers|values|reals|numbers)\ except(\ for)?)
-  | (?P<NO_SOLUTION>no\ (real\ )?(solutions?|values?|roots?)|not?\ (a\ )?real(\ numbers?)?|undefined|not\ defined|does\ not\ exist|∅)
-  | (?P<PRIME>prime|irreducible|not\ factorable|cannot\ be\ factored(\ over\ the\ integers)?)
-  | (?P<ALL_REALS>all\ (real\ numbers|reals|real\ values|numbers|values)|infinitely\ many\ solutions|ℝ)
-  | (?P<OR>\bor\b|\band\b|∨|;)
+  | (?P<ALL_BUT>{_ALL},?{_EXCEPT}|ℝ\ *([∖\\−-](?=\ *\{{)|{_EXCEPT}))
+  | (?P<NO_SOLUTION>(has\ )?no\ (real\ )?(solutions?|values?|roots?|answers?)|not?\ (a\ )?real(\ numbers?)?|undefined|not\ defined|does\ not\ exist|∅)
+  | (?P<PRIME>(is\ )?prime|irreducible|unfactorable|(not|un)\ ?factorable|(cannot|can['’]t|does\ not|doesn['’]t)\ (be\ )?factor(ed)?(\ over\ the\ integers|\ further)?)
+  | (?P<ALL_REALS>{_ALL}|infinitely\ many\ solutions|ℝ)
+  | (?P<OR>\bor\b|\band\b|∨|∧|;)
   | (?P<IN>∈|\bin\b)
+  | (?P<INFINITY>∞|infinity\b)
+  | (?P<UNION>∪|\bunion\b)
+  | (?P<BUILD>\{{\ *[a-zα-ω]\ *((∈|\bin\b)\ *(ℝ|R\b)\ *)?[|:∣])
+  | (?P<LOG>log(_[0-9]+|[₀-₉]+)?(?![a-z])|ln(?![a-z]))
+  | (?P<FUNCTION>(?<![a-z])(arc|a)?(sin|cos|tan|cot|sec|csc)h?(?=[a-zα-ω]?\b|\ *\(|[²^])|(?<![a-z])(log|ln|lim|exp)(?=[a-z_]?\b|\ *\())
   | (?P<ABSOLUTE>abs(?=\s*\())
   | (?P<SQUARE_ROOT>sqrt|√)
   | (?P<CUBE_ROOT>cbrt|∛)
   | (?P<ROOT>root(?=\s*\())
   | (?P<MIXED>[0-9]+[ ]+[0-9]+/[0-9]+(?![0-9.])|[0-9]+[{_VULGAR}])
-  | (?P<NUMBER>[0-9]+\.[0-9]+|[0-9]+|\.[0-9]+)
+  | (?P<NUMBER>NUMERAL)
   | (?P<VULGAR>[{_VULGAR}])
   | (?P<SUPERSCRIPT>[⁻]?[⁰¹²³⁴⁵⁶⁷⁸⁹]+)
-  | (?P<NAME>[a-zα-ω](_[0-9]+|[₀-₉]+)?)
+  | (?P<NAME>[a-zα-ωΑ-Ω](_[0-9]+|[₀-₉]+)?)
   | (?P<PLUS_MINUS>\+-|\+/-|±)
   | (?P<PLUS>\+)
   | (?P<MINUS>[-−–])
   | (?P<TIMES>[*×·⋅])
-  | (?P<DIVIDE>÷)
+  | (?P<DIVIDE>÷|:)
   | (?P<SLASH>[/∕])
   | (?P<CARET>\^|\*\*)
   | (?P<OPEN>[(\[])
@@ -43,12 +50,19 @@ TABLE = re.compile(
   | (?P<RELATION>!=|≠|<=|>=|≤|≥|<|>)
   | (?P<EQUALS>=)
     """
-)
+_POINT = r"[0-9]+\.[0-9]+|[0-9]+|\.[0-9]+"
+_TABLES = {
+    "point": re.compile(_PATTERN.replace("NUMERAL", _POINT)),
+    "comma": re.compile(_PATTERN.replace("NUMERAL", r"[0-9]+,[0-9]+|" + _POINT)),
+}
 
 
-def tokens(text: str) -> Iterator[Piece]:
-    """Yield the tokens of a line in plain notation; a word like "let" or "thus" leads nowhere."""
+def tokens(text: str, decimal: Decimal = "point", unknown: str | None = None) -> Iterator[Piece]:
+    """Yield the tokens of a line in plain notation; a word like "let" or "thus" leads nowhere.
+
+    ``decimal``: the house rule; under "comma", ``1,5`` is a number. ``unknown``: see ``meant``.
+    """
     opening = _OPENING.match(text)
     if opening:
         text = " " * opening.end() + text[opening.end() :]
-    return finish(scan(text, TABLE))
+    return finish(meant(list(scan(text, _TABLES[decimal])), unknown))

@@ -18,10 +18,14 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Either,
     Expr,
+    Interval,
     Join,
+    Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -37,10 +41,13 @@ from uchuu_core.tree.nodes import (
     Sum,
     Symbol,
     Term,
+    Union,
     ValueSet,
 )
+from uchuu_core.tree.paths import letters
 
 Joined = tuple[str, Expr]
+_LOWERED = str.maketrans("₀₁₂₃₄₅₆₇₈₉", "0123456789")
 _RELATIONS: dict[str, RelationSign] = {
     "≠": "!=", "≤": "<=", "≥": ">=", r"\ne": "!=", r"\neq": "!=", r"\le": "<=", r"\leq": "<=",
     r"\ge": ">=", r"\geq": ">=", r"\lt": "<", r"\gt": ">",
@@ -68,13 +75,13 @@ class TreeBuilder(Transformer[Token, Any]):
 
     # leaves
     def numeral(self, token: Token) -> Expr:
-        text = str(token)
+        text = str(token).replace("{,}", ".").replace(",", ".")
         return Number(f"0{text}" if text.startswith(".") else text)
 
     def letter(self, token: Token) -> Expr:
         if token.startswith("\\"):
             return Symbol(GREEK.get(token[1:], "i"))
-        name = str(token).translate(str.maketrans("₀₁₂₃₄₅₆₇₈₉", "0123456789"))
+        name = str(token).translate(_LOWERED)
         name = name.replace("{", "").replace("}", "").replace("_", "")
         return Symbol(name if len(name) == 1 else f"{name[0]}_{name[1:]}")
 
@@ -126,13 +133,26 @@ class TreeBuilder(Transformer[Token, Any]):
     def fraction(self, _name: Token, numerator: Expr, denominator: Expr) -> Expr:
         return Quotient(numerator, denominator)
 
+    def log(self, token: Token, argument: Expr) -> Expr:
+        argument = argument.body if isinstance(argument, Bracket) else argument
+        if letters(argument) - {"e"}:
+            raise Unreadable(
+                "Logarithms of a letter are not worked here; log(5)/log(2) is read as a number.",
+                token.start_pos,
+            )
+        digits = "".join(c for c in str(token).translate(_LOWERED) if c.isdigit())
+        base = int(digits) if digits else None
+        if base is not None and base < 2:
+            raise Unreadable("The base of a logarithm is a whole number from 2 on.", token.start_pos)
+        return Log("ln" if "ln" in token else "log", base, argument)
+
     # powers
     def power(self, base: Expr, caret: Token, exponent: Expr) -> Expr:
         plain_exponent = exponent.body if isinstance(exponent, Bracket) else exponent
         if isinstance(plain_exponent, Number) and plain_exponent.is_whole:
             limits.require(
                 int(plain_exponent.text) <= limits.EXPONENT,
-                f"Exponents are read up to {limits.EXPONENT}.",
+                f"Exponents are read up to {limits.EXPONENT:,}.",
                 caret.start_pos,
             )
         return Power(self._at("base", base), self._at("exponent", exponent))
@@ -145,19 +165,51 @@ class TreeBuilder(Transformer[Token, Any]):
 
     # products
     def joined(self, operator: Token, factor: Expr) -> Joined:
-        self.has_division_sign = self.has_division_sign or operator.type == "DIVIDE"
         if operator.type == "SLASH" and (self.notation == "latex" or operator == "∕"):
             return "INLINE", factor
         return operator.type, factor
 
     def product(self, first: Expr, *rest: Joined) -> Expr:
         chain = list(rest)
-        if self.has_division_sign:
-            first, chain = self._fold(first, chain, _both_numerals)
-        if self.juxtaposition == "tighter":
+        kinds = {kind for kind, _ in chain}
+        if self.juxtaposition == "tighter" and "JUXTAPOSED" in kinds:
             first, chain = self._fold(first, chain, lambda _a, kind, _b: kind == "JUXTAPOSED")
+        if "SLASH" in kinds and len(kinds) > 1:
+            first, chain = self._bars(first, chain)
         result, _ = self._fold(first, chain, lambda *_: True)
         return result
+
+    def _bars(self, first: Expr, chain: list[Joined]) -> tuple[Expr, list[Joined]]:
+        """Join each fraction bar with the factors that stand above it.
+
+        Where ``÷`` stands in the line, these are one factor, or a number and letters side by side;
+        elsewhere all factors since the last bar: ``p/q*r/s`` is a product of two fractions.
+        """
+        operands: list[Joined] = [("", first)]
+        above = 1
+        """How many of the last operands stand above a bar that comes next."""
+        for kind, factor in chain:
+            if kind == "SLASH" and above:
+                run = operands[-above:]
+                top, _ = self._fold(run[0][1], run[1:], lambda *_: True)
+                operands[-above:] = [(run[0][0], self._join(top, kind, factor))]
+                above = 0
+            elif kind == "SLASH":
+                before_kind, before = operands[-1]
+                operands[-1] = (before_kind, self._join(before, kind, factor))
+            else:
+                run_goes_on = above and self._stays_above(operands[-above:], kind, factor)
+                above = above + 1 if run_goes_on else 1
+                operands.append((kind, factor))
+        return operands[0][1], operands[1:]
+
+    def _stays_above(self, run: list[Joined], kind: str, factor: Expr) -> bool:
+        if not self.has_division_sign:
+            return kind in ("TIMES", "JUXTAPOSED")
+        plain_parts = (Number, Symbol, Power)
+        return kind == "JUXTAPOSED" and all(
+            isinstance(f, plain_parts) for f in (*(f for _, f in run), factor)
+        )
 
     def _fold(self, first: Expr, chain: list[Joined], chosen: Any) -> tuple[Expr, list[Joined]]:
         """Join neighbours for which *chosen* holds, from left to right; keep the others."""
@@ -217,8 +269,11 @@ class TreeBuilder(Transformer[Token, Any]):
     def chain(self, *parts: Any) -> Chain:
         return Chain(tuple(part for part in parts if not isinstance(part, Token)))
 
-    def continued(self, _equals: Token, body: Expr) -> Expr:
-        return body
+    def continued(self, *parts: Any) -> Line:
+        sides = tuple(part for part in parts if not isinstance(part, Token))
+        if len(sides) == 1:
+            return sides[0]  # type: ignore[no-any-return]
+        return Chain(sides) if len(sides) > 2 else Relation(sides[0], "=", sides[1])
 
     def either(self, first: Relation, *rest: Any) -> Either:
         options = [first]
@@ -232,17 +287,37 @@ class TreeBuilder(Transformer[Token, Any]):
         return Either(tuple(options), "or" if is_or and orders else "")
 
     def set(self, *parts: Any) -> ValueSet:
-        opened = next(n for n, p in enumerate(parts) if getattr(p, "type", "") == "OPEN_SET")
-        listed = [p for p in parts[opened:] if p is not None and not isinstance(p, Token)]
-        return ValueSet(tuple(listed))
+        return parts[-1]  # type: ignore[no-any-return]
+
+    def listed(self, *parts: Any) -> ValueSet:
+        members = tuple(p for p in parts if p is not None and not isinstance(p, Token))
+        return ValueSet(members)
+
+    def infinite(self, *_tokens: Token) -> None:
+        return None
+
+    def interval(self, opened: Token, low: Any, _comma: Token, high: Any, closed: Token) -> Any:
+        return Interval(low, high, str(opened).endswith("["), str(closed).endswith("]"))
+
+    def union(self, *parts: Any) -> Union:
+        members = tuple(part for part in parts if isinstance(part, (Interval, ValueSet)))
+        return Union(members)
+
+    def builder(self, *parts: Any) -> Builder:
+        opened = next(part for part in parts if getattr(part, "type", "") == "BUILD")
+        name = next(c for c in str(opened).replace("\\", " ") if c.isalpha())
+        return Builder(Symbol(name), parts[-2])
 
     def values(self, *parts: Any) -> ValueSet:
         return ValueSet(tuple(part for part in parts if not isinstance(part, Token)))
 
     def all_except(self, *parts: Any) -> AllExcept:
-        return AllExcept(tuple(part for part in parts if not isinstance(part, Token)))
+        start = next(n for n, p in enumerate(parts) if getattr(p, "type", "") == "ALL_BUT")
+        members = [p for p in parts[start:] if p is not None and not isinstance(p, Token)]
+        return AllExcept(tuple(m.right if isinstance(m, Relation) else m for m in members))
 
-    def outcome(self, token: Token) -> Outcome:
+    def outcome(self, *parts: Any) -> Outcome:
+        token = parts[-1]
         match token.type:
             case "NO_SOLUTION":
                 return Outcome("no solution")
@@ -255,7 +330,3 @@ class TreeBuilder(Transformer[Token, Any]):
 
     def start(self, line: Any) -> Any:
         return line
-
-
-def _both_numerals(left: Expr, kind: str, right: Expr) -> bool:
-    return kind == "SLASH" and isinstance(left, Number) and isinstance(right, Number)

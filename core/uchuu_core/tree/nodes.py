@@ -130,9 +130,19 @@ class Bracket:
     body: "Expr"
 
 
+@dataclass(frozen=True, slots=True)
+class Log:
+    """A logarithm of a number: ``log_2(5)``, ``ln 5``; *base* None: ten for log, e for ln."""
+
+    name: Literal["log", "ln"]
+    base: int | None
+    argument: "Expr"
+
+
 Expr = (
     Number | Mixed | Symbol | Signed | Sum | Product | Quotient | Power | Root | Absolute | Bracket
-)
+    | Log
+)  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -201,5 +211,33 @@ class Feature:
     items: tuple["Expr | Relation | Coordinates | Outcome | AllExcept", ...]
 
 
-Line = Expr | Relation | Chain | Either | ValueSet | Outcome | AllExcept | Feature | Coordinates
+@dataclass(frozen=True, slots=True)
+class Interval:
+    """Real numbers between two ends, ``(-∞, 3]``; an end that is infinite is None."""
+
+    low: "Expr | None"
+    high: "Expr | None"
+    has_low: bool
+    has_high: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Union:
+    """Intervals and listed sets joined by ∪; one interval alone is a union of one."""
+
+    members: tuple["Interval | ValueSet", ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Builder:
+    """Set-builder notation: ``{x | x ≠ 2}``; the *letter* is a ``Symbol``."""
+
+    letter: Symbol
+    condition: "Relation | Either"
+
+
+Line = (
+    Expr | Relation | Chain | Either | ValueSet | Outcome | AllExcept | Feature | Coordinates
+    | Interval | Union | Builder
+)  # fmt: skip
 """Anything that can stand on one written line."""

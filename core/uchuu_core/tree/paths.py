@@ -11,12 +11,15 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Power,
     Product,
     Quotient,
@@ -26,6 +29,7 @@ from uchuu_core.tree.nodes import (
     Sum,
     Symbol,
     Term,
+    Union,
     ValueSet,
 )
 
@@ -48,6 +52,10 @@ _CHILDREN: dict[type, Callable[[Any], tuple[Any, ...]]] = {
     AllExcept: lambda node: node.members,
     Feature: lambda node: node.items,
     Coordinates: lambda node: (node.x, node.y),
+    Log: lambda node: (node.argument,),
+    Interval: lambda node: tuple([end for end in (node.low, node.high) if end is not None]),
+    Union: lambda node: node.members,
+    Builder: lambda node: (node.letter, node.condition),
 }
 
 
@@ -86,6 +94,16 @@ def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
             return Feature(label, parts)
         case Coordinates():
             return Coordinates(parts[0], parts[1])
+        case Log(name, base, _):
+            return Log(name, base, parts[0])
+        case Interval(low, high):
+            rest = list(parts)
+            ends = [None if end is None else rest.pop(0) for end in (low, high)]
+            return Interval(ends[0], ends[1], node.has_low, node.has_high)
+        case Union():
+            return Union(parts)
+        case Builder():
+            return Builder(parts[0], parts[1])
         case _:
             return node
 

@@ -43,7 +43,7 @@ def test_values_follow_the_conventions_of_school(text: str, value: str) -> None:
         ("sqrt(-4)", Undefined),
         ("0^(-1)", Undefined),
         ("sqrt(2)", NotRational),
-        ("x +- 1", NotRational),
+        ("x ± 1", NotRational),
     ],
 )
 def test_what_has_no_rational_value_says_which(text: str, refusal: type[Exception]) -> None:

@@ -55,7 +55,7 @@ def test_every_line_of_the_cases_is_read_and_written_back(text: str) -> None:
         (r"\left(x+1\right)^{10}", "(x + 1)^10"),
         (r"x\ne -3", "x != -3"),
         (r"3\cdot\sqrt[3]{x}", "3*cbrt(x)"),
-        (r"x=1\pm\sqrt{5}", "x = 1 +- sqrt(5)"),
+        (r"x=1\pm\sqrt{5}", "x = 1 ± sqrt(5)"),
     ],
 )
 def test_what_is_typed_is_read_as_meant(typed: str, meant: str) -> None:
@@ -100,8 +100,8 @@ def test_an_unreadable_line_says_where_and_what(text: str, at: int, words: str) 
         "(" * 100 + "x" + ")" * 100,
         "x^" * 900 + "2",
         "-" * 500 + "1",
-        "x^201",
-        "2^(412)",
+        "x^1000001",
+        "2^(4000000)",
         "+".join("abcdefghjklmnopq"),
         "root(61, x)",
         "\\frac" * 300,
@@ -122,7 +122,7 @@ def test_hostile_input_is_refused_with_a_sentence(text: str) -> None:
     [
         ("5x - 3 = 2x + 12", "5 x minus 3 equals 2 x plus 12"),
         ("2(x+5)", "2 times the quantity x plus 5, end quantity"),
-        ("(x+1)/2", "x plus 1, all over 2"),
+        ("(x+1)/2", "the quantity x plus 1, end quantity, over 2"),
         ("-3^2", "minus 3 squared"),
         ("3/4", "3 quarters"),
     ],

@@ -38,10 +38,10 @@ def test_latex_has_brackets_only_where_they_are_needed(text: str, written: str) 
     ("text", "said"),
     [
         ("x^3", "x cubed"),
-        ("(x+1)^2", "the quantity x plus 1 squared"),
-        ("sqrt(x+1)", "the square root of x plus 1"),
-        ("root(5, x)", "the fifth root of x"),
-        ("|x|", "the absolute value of x"),
+        ("(x+1)^2", "the quantity x plus 1, end quantity, squared"),
+        ("sqrt(x+1)", "the square root of x plus 1, end root"),
+        ("root(5, x)", "the fifth root of x, end root"),
+        ("|x|", "the absolute value of x, end absolute value"),
         ("2 3/4", "2 and 3 quarters"),
         ("1/2", "one half"),
         ("7/10", "7 tenths"),
@@ -52,7 +52,12 @@ def test_latex_has_brackets_only_where_they_are_needed(text: str, written: str) 
         ("x^n", "x to the power n"),
         ("x_1", "x sub 1"),
         ("{2, 3}", "the set of 2, 3"),
-        ("3 +- 2", "3 plus or minus 2"),
+        ("3 ± 2", "3 plus or minus 2"),
+        ("5+-3", "5 plus negative 3"),
+        ("2*(x+1)", "2 multiplied by the quantity x plus 1, end quantity"),
+        ("sqrt(6)+5", "the square root of 6, end root, plus 5"),
+        ("3/(r-7)", "3 over the quantity r minus 7, end quantity"),
+        ("V = 4/3 πr^3", "capital V equals 4 thirds pi r cubed"),
     ],
 )
 def test_lines_are_said_in_words(text: str, said: str) -> None:

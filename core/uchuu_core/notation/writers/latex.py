@@ -12,12 +12,15 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -29,6 +32,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
     Symbol,
+    Union,
     ValueSet,
 )
 
@@ -66,6 +70,15 @@ def latex(line: Line) -> str:
             return r"\text{all real numbers except }" + listed
         case Coordinates(x, y):
             return r"\left(" + latex(x) + ", " + latex(y) + r"\right)"
+        case Interval(low, high):
+            left = r"-\infty" if low is None else latex(low)
+            right = r"\infty" if high is None else latex(high)
+            ends = ("[" if line.has_low else "(", "]" if line.has_high else ")")
+            return rf"\left{ends[0]}{left}, {right}\right{ends[1]}"
+        case Union(members):
+            return r" \cup ".join(latex(member) for member in members)
+        case Builder(letter, condition):
+            return rf"\{{{latex(letter)} \mid {latex(condition)}\}}"
         case Feature(label, items):
             return rf"\text{{{label}: }}" + (
                 r",\ ".join(latex(item) for item in items) or r"\text{none}"
@@ -128,5 +141,8 @@ def _written(node: Expr) -> str:
             return rf"\sqrt[{index}]{{{_expression(radicand)}}}"
         case Absolute(body):
             return rf"\left|{_expression(body)}\right|"
+        case Log(name, base, argument):
+            text = _expression(argument)
+            return rf"\{name}{'' if base is None else f'_{{{base}}}'}\left({text}\right)"
         case Bracket(body):
             return _bracketed(_expression(body))

@@ -7,12 +7,15 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -24,6 +27,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
     Symbol,
+    Union,
     ValueSet,
 )
 
@@ -54,6 +58,15 @@ def _line(line: Line) -> str:
             return _row("<mtext>all real numbers except </mtext>", listed)
         case Coordinates(x, y):
             return _row(_sign("("), _line(x), _sign(","), _line(y), _sign(")"))
+        case Interval(low, high):
+            left = _sign("−") + "<mi>∞</mi>" if low is None else _line(low)
+            right = "<mi>∞</mi>" if high is None else _line(high)
+            ends = (_sign("[" if line.has_low else "("), _sign("]" if line.has_high else ")"))
+            return _row(ends[0], left, _sign(","), right, ends[1])
+        case Union(members):
+            return _row(_sign("∪").join(_line(member) for member in members))
+        case Builder(letter, condition):
+            return _row(_sign("{"), _line(letter), _sign("|"), _line(condition), _sign("}"))
         case Feature(label, items):
             listed = _sign(",").join(_line(item) for item in items) or "<mtext>none</mtext>"
             return _row(f"<mtext>{escape(label)}: </mtext>", listed)
@@ -117,5 +130,10 @@ def _expression(node: Expr) -> str:
             return f"<mroot>{_expression(radicand)}<mn>{index}</mn></mroot>"
         case Absolute(body):
             return _row(_sign("|"), _expression(body), _sign("|"))
+        case Log(name, base, argument):
+            head = f"<mi>{name}</mi>"
+            if base is not None:
+                head = f"<msub>{head}<mn>{base}</mn></msub>"
+            return _row(head, _sign("("), _expression(argument), _sign(")"))
         case Bracket(body):
             return _row(_sign("("), _expression(body), _sign(")"))

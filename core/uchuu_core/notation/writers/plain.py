@@ -5,12 +5,15 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -22,8 +25,12 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
     Symbol,
+    Union,
     ValueSet,
 )
+
+
+_SIGNS = {"+": "+", "-": "-", "+-": "±"}
 
 
 def plain(line: Line) -> str:
@@ -43,6 +50,13 @@ def plain(line: Line) -> str:
             return "all real numbers except " + (f"{', '.join(most)} and {last}" if most else last)
         case Coordinates(x, y):
             return "(" + plain(x) + ", " + plain(y) + ")"
+        case Interval(low, high):
+            ends = ("-∞" if low is None else plain(low), "∞" if high is None else plain(high))
+            return f"{'[' if line.has_low else '('}{', '.join(ends)}{']' if line.has_high else ')'}"
+        case Union(members):
+            return " ∪ ".join(plain(member) for member in members)
+        case Builder(letter, condition):
+            return f"{{{plain(letter)} | {plain(condition)}}}"
         case Feature(label, items):
             return f"{label}: " + (", ".join(plain(item) for item in items) or "none")
         case Outcome(says):
@@ -65,11 +79,11 @@ def _expression(node: Expr) -> str:
         case Symbol(name):
             return name
         case Signed(sign, body):
-            return sign + _in("signed", body)
+            return _SIGNS[sign] + _in("signed", body)
         case Sum(terms):
             first, *rest = terms
-            text = ("" if first.sign == "+" else first.sign) + _in("term", first.body)
-            return text + "".join(f" {term.sign} {_in('term', term.body)}" for term in rest)
+            text = ("" if first.sign == "+" else _SIGNS[first.sign]) + _in("term", first.body)
+            return text + "".join(f" {_SIGNS[t.sign]} {_in('term', t.body)}" for t in rest)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             is_apart = spells_word(factors)
@@ -93,5 +107,7 @@ def _expression(node: Expr) -> str:
             return f"root({index}, {_expression(radicand)})"
         case Absolute(body):
             return f"abs({_expression(body)})"
+        case Log(name, base, argument):
+            return f"{name}{'' if base is None else f'_{base}'}({_expression(argument)})"
         case Bracket(body):
             return f"({_expression(body)})"

@@ -5,12 +5,15 @@ from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -22,6 +25,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
     Symbol,
+    Union,
     ValueSet,
 )
 
@@ -45,6 +49,15 @@ def typst(line: Line) -> str:
             return '"all real numbers except " ' + ", ".join(typst(m) for m in members)
         case Coordinates(x, y):
             return "(" + typst(x) + ", " + typst(y) + ")"
+        case Interval(low, high):
+            left = "-infinity" if low is None else typst(low)
+            right = "infinity" if high is None else typst(high)
+            ends = ("[" if line.has_low else "(", "]" if line.has_high else ")")
+            return f"lr({ends[0]}{left}, {right}{ends[1]})"
+        case Union(members):
+            return " union ".join(typst(member) for member in members)
+        case Builder(letter, condition):
+            return f"{{{typst(letter)} | {typst(condition)}}}"
         case Feature(label, items):
             return f'"{label}: " ' + (", ".join(typst(item) for item in items) or '"none"')
         case Outcome(says):
@@ -93,5 +106,7 @@ def _expression(node: Expr) -> str:
             return f"root({index}, {_expression(radicand)})"
         case Absolute(body):
             return f"abs({_expression(body)})"
+        case Log(name, base, argument):
+            return f"{name}{'' if base is None else f'_{base}'}({_expression(argument)})"
         case Bracket(body):
             return f"({_expression(body)})"
