@@ -19,7 +19,8 @@ from typing import Any, NamedTuple
 import sympy
 from sympy.core.cache import clear_cache
 from uchuu_core import check, forks, nudge, problem_from, proof, screen, study, twin, work
-from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.line import judged
 from uchuu_core.contract import Problem
@@ -79,9 +80,9 @@ def _steps() -> list[Step]:
         context = context_of(problem, lines)
         before: Line = context.given
         for text, line, verdict in zip(case["lines"], lines, case["verdicts"], strict=True):
-            if not isinstance(line, Failure):
-                found.append(Step(text, before, line, context, verdict))
-                before = line
+            if isinstance(line, Entry) and len(line.lines) == 1:
+                found.append(Step(text, before, line.lines[0], context, verdict))
+                before = line.lines[0]
     return found
 
 

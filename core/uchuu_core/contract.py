@@ -5,7 +5,9 @@ from typing import Any, Literal, cast, get_args
 
 from uchuu_core import limits
 from uchuu_core.failures import BadRequest, TooLarge
+from uchuu_core.notation import read
 from uchuu_core.notation.brackets import Juxtaposition
+from uchuu_core.notation.tokens import Decimal
 from uchuu_core.tree.nodes import Line
 
 Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
@@ -21,12 +23,14 @@ class House:
 
     Attributes:
         juxtaposition: the rank of an unwritten multiplication.
+        decimal: what stands before the decimals of a number; with "comma", ``;`` separates.
         density: how many steps stand on one line.
         radicals: what letters under even roots may be; ``any`` makes √(x²) an absolute value.
         methods: the schools taught, the contract's names: taken before others where they apply.
     """
 
     juxtaposition: Juxtaposition = "equal"
+    decimal: Decimal = "point"
     density: Density = "board"
     radicals: Radicals = "any"
     methods: tuple[str, ...] = ()
@@ -69,6 +73,11 @@ class Problem:
     own: tuple[OwnError, ...] = ()
     seed: int = 0
     avoid: tuple[str, ...] = ()
+
+    def read(self, text: str, unknown: str | None = None) -> Line:
+        """Return *text* read under the problem's house rules (``read``'s failures)."""
+        house = self.house
+        return read(text, None, house.juxtaposition, house.decimal, unknown or self.variable)
 
 
 @dataclass(slots=True)
@@ -187,4 +196,7 @@ def _house(record: Any) -> House:
     methods = record.get("methods") or []
     if not isinstance(methods, list) or not all(isinstance(item, str) for item in methods):
         raise BadRequest("“house.methods” should be a list of methods.")
-    return House(juxtaposition, density, radicals, tuple(methods))
+    decimal = record.get("decimal", "point")
+    if decimal not in get_args(Decimal):
+        raise BadRequest("“house.decimal” should be point or comma.")
+    return House(juxtaposition, decimal, density, radicals, tuple(methods))

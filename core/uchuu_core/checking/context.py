@@ -1,8 +1,10 @@
 """What every line of one paper is judged with: the problem, its letters, the original."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
+from uchuu_core.checking.entries import Entry
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.domains import Domain, domain_of
@@ -12,9 +14,8 @@ from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods.method import Posed
-from uchuu_core.notation import read
-from uchuu_core.tree.nodes import Line, Relation, Symbol
-from uchuu_core.tree.paths import letters, rebuild
+from uchuu_core.tree.nodes import Line, Power, Relation, Symbol
+from uchuu_core.tree.paths import letters, parts, rebuild
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,6 +28,20 @@ class Context:
     ring: Ring
     numbers: Numbers
     original: SolutionSet | None
+    is_sound: bool = True
+    """Whether no line so far was wrong: only then may a list leave failing candidates out."""
+
+    def widened(self, *lines: Line) -> "Context":
+        """Return the context with a ring that has the letters of *lines* as well."""
+        names = frozenset().union(*(letters(line) for line in lines))
+        names -= {"i"} if self.numbers.is_complex else set()
+        if names <= set(self.ring.names):
+            return self
+        algebra = ring(tuple(sorted({*self.ring.names, *names})))
+        wider = replace(self, ring=algebra)
+        if self.original is None:
+            return wider
+        return replace(wider, original=wider.solutions(self.given))
 
     @property
     def posed(self) -> Posed:
@@ -65,31 +80,20 @@ def numbers_of(problem: Problem) -> Numbers:
     return Numbers(problem.numbers == "complex", problem.house.radicals == "non-negative")
 
 
-def readable_lines(problem: Problem) -> list[Line | Failure]:
-    """Return each line's tree, or why it cannot be read."""
-    found: list[Line | Failure] = []
-    for text in problem.lines:
-        try:
-            found.append(read(text, juxtaposition=problem.house.juxtaposition))
-        except Failure as failure:
-            found.append(failure)
-    return found
-
-
-def context_of(problem: Problem, lines: list[Line | Failure]) -> Context:
+def context_of(problem: Problem, entries: Sequence[Entry | Failure]) -> Context:
     """Read the given and settle unknown and ring.
+
+    A letter that only stands on a later line is none of the problem's: see ``Context.widened``.
 
     Raises:
         Unreadable, TooLarge: the given cannot be read.
     """
-    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    given = problem.read(problem.given)
     numbers = numbers_of(problem)
-    names: frozenset[str] = letters(given)
-    for line in lines:
-        if not isinstance(line, Failure):
-            names |= letters(line)
+    names: frozenset[str] = letters(given) - {"e"} if _is_base(given) else letters(given)
     if numbers.is_complex:
         names -= {"i"}
+    lines = [line for e in entries if isinstance(e, Entry) for line in e.lines]
     unknown = problem.variable or guessed_unknown(given, lines, names)
     algebra = ring(tuple(sorted(names | {unknown} if unknown else names)))
     context = Context(problem, given, unknown, algebra, numbers, None)
@@ -115,12 +119,17 @@ def with_unknown(line: Line, unknown: str, given: frozenset[str]) -> Line:
     return rebuild(line, change) if indexed else line
 
 
-def guessed_unknown(given: Line, lines: list[Line | Failure], names: frozenset[str]) -> str:
+def _is_base(given: Line) -> bool:
+    """Return whether e stands as the base of a power: it is a number then."""
+    return any(isinstance(p, Power) and p.base == Symbol("e") for p in parts(given))
+
+
+def guessed_unknown(given: Line, lines: list[Line], names: frozenset[str]) -> str:
     """Return the letter that is solved for: the only one, else the one left alone, else x.
 
     ``names``: the letters that may be meant (not the imaginary unit).
     """
-    found = sorted(letters(given) & names)
+    found = sorted((letters(given) & names) - {"π"})
     if len(found) <= 1:
         return found[0] if found else "x"
     for line in reversed(lines):

@@ -11,6 +11,7 @@ from uchuu_core.checking.context import Context
 from uchuu_core.checking.domain_lines import judged_remark
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.contract import Verdict
+from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition, even_roots
 from uchuu_core.kernel.equality import Counter, agreement, difference, value_texts
@@ -22,7 +23,7 @@ from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import described, interval_text, number_text
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Chain, Expr, Line, Outcome, Relation, Symbol
+from uchuu_core.tree.nodes import Chain, Expr, Line, Number, Outcome, Power, Relation, Symbol
 from uchuu_core.tree.paths import letters, rebuild
 
 _SPECIAL_CASES = 5
@@ -45,14 +46,17 @@ def judged_statement(before: Line, line: Line, context: Context) -> Judgement:
     if not is_statement(before):
         return Judgement("wrong", "exact")
     now, earlier = _as_relation(line), _as_relation(before)
-    aside = check_line(before, now, context) or judged_remark(now, context)
+    aside = judged_remark(now, context)
     if aside is not None:
         return aside
     try:
         was, has = context.solutions(earlier), context.solutions(now)
     except NotRational:
-        if len(letters(earlier) | letters(now)) > 1:
+        if len((letters(earlier) | letters(now)) - {"e"}) > 1:
             return _judged_by_special_cases(earlier, now, context)
+        refuted = _refuted_by_solutions(earlier, now, context)
+        if refuted is not None:
+            return refuted
         raise
     return compared(earlier, was, now, has, context)
 
@@ -75,58 +79,32 @@ def _judged_bare(before: Line, line: Expr, context: Context) -> Judgement:
     return Judgement("wrong", "exact")
 
 
-# a candidate put into the given
-
-
-def check_line(before: Line, line: Line, context: Context) -> Judgement | None:
-    """Return the verdict of a line that puts a candidate into the given, None when it is no such.
-
-    It has no letters, follows a solved line, and one side is the given's side at the candidate.
-    """
-    if not (isinstance(line, Relation) and line.sign == "=" and not letters(line)):
-        return None
-    if not isinstance(context.given, Relation) or not letters(context.given):
-        return None
-    if not letters(before) or ALONE in unmet_forms(before, "solve", (), context.unknown):
-        return None
-    try:
-        if not _is_substitution(before, line, context):
-            return None
-        holds = _is_zero(difference(line.left, line.right), {})
-    except (Undefined, Undecided, NotRational):
-        return None
-    if holds:
-        return Judgement("ok", is_aside=True)
-    return Judgement(
-        "wrong",
-        "refuted",
-        counter=Counter((), *value_texts(line.left, line.right)),
-        is_aside=True,
-    )
-
-
 def _is_zero(node: Expr, place: dict[str, Any]) -> bool:
     return Exact(place).sign(node) == 0
 
 
-def _is_substitution(before: Line, line: Relation, context: Context) -> bool:
-    given = context.given
-    assert isinstance(given, Relation)
-    if letters(given) != {context.unknown}:
-        return False
-    for candidate in islice(context.solutions(_as_relation(before)).points, 6):
-        if not isinstance(candidate, Algebraic) or not candidate.is_real:
-            continue
-        value = candidate.rational
-        place = {context.unknown: candidate if value is None else value}
-        pairs = ((line.left, given.left), (line.right, given.right), (line.left, given.right))
-        for mine, theirs in pairs:
-            try:
-                if _is_zero(difference(mine, theirs), place):
-                    return True
-            except Undefined:
-                continue
-    return False
+def _refuted_by_solutions(before: Line, line: Line, context: Context) -> Judgement | None:
+    """Put the solutions of the line before into a line that is not solved exactly itself."""
+    if not isinstance(line, Relation) or line.sign != "=":
+        return None
+    was = context.solutions(before)
+    points = [p for p in was.points if isinstance(p, Algebraic)]
+    if was.everything or was.intervals or len(points) != len(was.points) or not points:
+        return None
+    failing = []
+    for point in points:
+        value = point.rational
+        place = {context.unknown: point if value is None else value}
+        try:
+            if not _is_zero(difference(line.left, line.right), place):
+                failing.append(point)
+        except Undefined:
+            failing.append(point)
+        except (Undecided, NotRational):
+            return None
+    if len(failing) < len(points):
+        return None
+    return Judgement("wrong", "refuted", counter=_refuting_value(was, line, context))
 
 
 # two solution sets
@@ -144,6 +122,8 @@ def compared(
     solved = ALONE not in unmet_forms(line, "solve", (), unknown)
     conditions = sorted(condition(factor) for factor in has.granted - was.granted)
     if was.same_solutions(has):
+        if was.is_empty and not solved and _is_done_to_both(before, line, context):
+            return Judgement("may-add")
         if was.is_empty and not _connected(before, was, line, has, context):
             return Judgement("wrong", "exact")
         if not solved and _is_widened(before, was, line, has, context):
@@ -152,24 +132,75 @@ def compared(
     if was.has_opaque or has.has_opaque:
         raise NotRational
     adds, drops = has.beyond(was), was.beyond(has)
-    if was.within(has) and not has.everything and _is_legal_gain(was, has, solved, context):
+    if was.within(has) and not has.everything and (
+        _is_legal_gain(was, has, solved, context) or _is_done_to_both(before, line, context)
+    ):
         texts = sorted(described(point, unknown) for point in adds)
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
     if was.intervals and has.everything and isinstance(line, Relation) and line.sign == "=":
         raise NotRational  # squared, perhaps: an identity keeps no trace of it
     if has.within(was) and not was.everything:
-        if _only_failing_dropped(was, has, context):
+        if context.is_sound and solved and _only_failing_dropped(was, has, context):
             left_out = sorted(p for p in drops if isinstance(p, Algebraic) and p.is_real)
             failing = " and ".join(f"{unknown} = {number_text(p)}" for p in left_out)
             says = f"{failing} fails in the given and is left out." if failing else None
             return Judgement("ok", says=says, rejects=left_out)
         if context.original is None:  # a check may be owed, and cannot be made
             return Judgement("unproved", "tested", tested="the given is of a kind not solved yet")
+        if not solved and _changed_on_purpose(before, was, line, has, context):
+            return Judgement("wrong", "exact")
         if not has.is_empty:
             texts = sorted(described(point, unknown) for point in drops)
             texts += [interval_text(i, unknown) for i in was.intervals if i not in has.intervals]
             return Judgement("loses", drops=texts)
     return Judgement("wrong", "refuted", counter=_refuting_value(was, line, context))
+
+
+def _changed_on_purpose(
+    before: Line, was: SolutionSet, line: Line, has: SolutionSet, context: Context
+) -> bool:
+    """Whether a polynomial equation kept what holds in the given without being a factor.
+
+    ``(x-6)(x+1) = 0`` → ``(x-6)^2 = 0``; dividing a factor away is another thing.
+    """
+    if not context.is_sound or not _only_failing_dropped(was, has, context):
+        return False
+    if not (isinstance(before, Relation) and isinstance(line, Relation)):
+        return False
+    try:
+        mine, theirs = (
+            context.ring.function(part.left).minus(context.ring.function(part.right))
+            for part in (before, line)
+        )
+    except (NotRational, Undefined):
+        return False
+    quotient = mine.over(theirs)
+    return quotient is None or not context.ring.lowest(quotient).denominator.is_constant()
+
+
+def _is_done_to_both(before: Line, line: Line, context: Context) -> bool:
+    """Whether both sides were raised to a power, or multiplied by one expression with the unknown."""
+    if not (isinstance(before, Relation) and isinstance(line, Relation)):
+        return False
+    pairs = ((before.left, line.left), (before.right, line.right))
+    if line.sign != "=" or before.sign != "=" or any(a == b for a, b in pairs):
+        return False
+    try:
+        for exponent in ("2", "3", "4"):
+            if all(
+                agreement(Power(a, Number(exponent)), b, context.numbers).verdict == "equal"
+                for a, b in pairs
+            ):
+                return True
+        across = [build.product((x, y)) for x, y in ((before.left, line.right), (before.right, line.left))]
+        if context.unknown not in letters(line) or agreement(*across, context.numbers).verdict != "equal":
+            return False
+        factor = context.ring.function(line.left).over(context.ring.function(before.left))
+        return factor is not None and factor.constant() is None and (
+            context.ring.lowest(factor).denominator.is_constant()
+        )
+    except (NotRational, Undefined, Failure):
+        return False
 
 
 def _dropped_conditions(was: SolutionSet, has: SolutionSet) -> list[str]:
@@ -299,6 +330,23 @@ def _judged_by_special_cases(before: Line, line: Line, context: Context) -> Judg
         worst.tested = f"{len(found)} choices of the other letters"
     worst.adds, worst.drops = [], []
     return worst
+
+
+def same_by_special_cases(one: Line, other: Line, context: Context) -> bool | None:
+    """Return whether two equations in several letters have the same solutions in special cases.
+
+    None where no case can be decided.
+    """
+    others = tuple(sorted((letters(one) | letters(other)) - {context.unknown}))
+    found: list[bool] = []
+    for point in islice(_generic_points(others), _SPECIAL_CASES):
+        try:
+            mine, theirs = (_solved(_with_numbers(part, point), context) for part in (one, other))
+        except (NotRational, Undefined):
+            continue
+        if not mine.is_empty or not theirs.is_empty:
+            found.append(mine.same_solutions(theirs))
+    return all(found) if found else None
 
 
 def _solved(line: Line, context: Context) -> SolutionSet:

@@ -6,10 +6,18 @@ from uchuu_core.checking.equations import judged_statement
 from uchuu_core.checking.feature_lines import judged_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.kernel.domains import condition
-from uchuu_core.kernel.equality import Agreement, agreement, has_value, letters_of
-from uchuu_core.kernel.exact import Undecided
+from uchuu_core.kernel.equality import (
+    Agreement,
+    Counter,
+    agreement,
+    has_value,
+    letters_of,
+    letters_under_even_roots,
+    value_texts,
+)
+from uchuu_core.kernel.exact import Exact, Undecided
 from uchuu_core.kernel.finished import is_prime
-from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.points import NotRational, Undefined, simple_points
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     Chain,
@@ -73,8 +81,8 @@ def _has_value(line: Line, context: Context) -> bool:
     return True
 
 
-def _value_of(line: Line) -> Expr | None:
-    """Return the expression that a line of an expression task ends with."""
+def end_of(line: Line) -> Expr | None:
+    """Return the expression that a line of an expression task ends with, None for words."""
     match line:
         case Chain(sides):
             return sides[-1]
@@ -97,7 +105,7 @@ def sides_of(line: Line) -> tuple[Expr, ...]:
 
 def _judged_outcome(before: Line, says: str, context: Context) -> Judgement:
     """Judge words under an expression: "prime" for a factoring, "no solution" for no value."""
-    start = _value_of(before)
+    start = end_of(before)
     if start is None or says not in ("prime", "no solution"):
         return Judgement("wrong", "exact")
     if says == "no solution":
@@ -108,7 +116,7 @@ def _judged_outcome(before: Line, says: str, context: Context) -> Judgement:
 def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
     if isinstance(line, Outcome):
         return _judged_outcome(before, line.says, context)
-    start = _value_of(before)
+    start = end_of(before)
     sides = sides_of(line)
     if start is None or not sides:
         return Judgement("unproved", "tested", tested="this kind of line is not judged yet")
@@ -122,6 +130,9 @@ def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
                 needed = context.domain(context.given).required
                 return Judgement("ok", "exact", conditions=sorted(condition(r) for r in needed))
             return Judgement("wrong", "refuted", counter=found.counter)
+    lost = _lost_domain(before, line, context)
+    if lost is not None:
+        return lost
     for found in verdicts:
         if found.verdict == "undecided":
             return Judgement("unproved", "tested", tested=found.tested)
@@ -129,12 +140,56 @@ def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
     return Judgement("ok", "exact", conditions=_conditions(before, line, context) + assumed)
 
 
+def _lost_domain(before: Line, line: Line, context: Context) -> Judgement | None:
+    """Refute a line that has no value, for a root's sake, where both the line before and the given have one."""
+    start, given = end_of(before), end_of(context.given)
+    if start is None or given is None or context.numbers.is_complex:
+        return None
+    had, has = context.domain(before), context.domain(line)
+    if has.required <= had.required:
+        return None
+    names = letters_of(start, given, *sides_of(line))
+    assumed = letters_under_even_roots(start, given, *sides_of(line))
+    for point in simple_points(names):
+        if context.numbers.non_negative and any(point[name] < 0 for name in assumed):
+            continue
+        real, both = Exact(point), Exact(point, is_complex=True)
+        try:
+            if not all(real.near(side).is_finite() for side in (start, given)):
+                continue
+        except (Undefined, Undecided):
+            continue
+        for side in sides_of(line):
+            if _is_root_of_negative(side, real, both):
+                texts = value_texts(start, side, point)
+                where = tuple((name, str(value)) for name, value in point.items())
+                return Judgement("wrong", "refuted", counter=Counter(where, *texts))
+    return None
+
+
+def _is_root_of_negative(side: Expr, real: Exact, both: Exact) -> bool:
+    """Whether *side* has a complex value here and no real one (it divides by zero nowhere)."""
+    try:
+        real.near(side)
+    except Undefined:
+        try:
+            both.near(side)
+        except Undefined:
+            return False
+        except Undecided:
+            return True  # a fourth root of a negative, say
+        return True
+    except Undecided:
+        pass
+    return False
+
+
 def _holds_where_given_does(before: Line, line: Line, context: Context) -> bool:
     """Return whether both lines have the given's value wherever the given has one.
 
     ``√(6x)·√(3x) → √(18x²) → 3x√2``: the second line admits negative x, the given does not.
     """
-    given, start = _value_of(context.given), _value_of(before)
+    given, start = end_of(context.given), end_of(before)
     sides = sides_of(line)
     if given is None or start is None or before == context.given:
         return False
@@ -145,7 +200,7 @@ def _holds_where_given_does(before: Line, line: Line, context: Context) -> bool:
 
 def _assumed(before: Line, line: Line) -> list[str]:
     """Return the house rule's assumption on the letters under even roots, where it was needed."""
-    start, end = _value_of(before), _value_of(line)
+    start, end = end_of(before), end_of(line)
     if start is None or end is None or agreement(start, end).verdict == "equal":
         return []
     below = [part.radicand for part in parts(before) if isinstance(part, Root)]

@@ -5,14 +5,17 @@ the equation with 0 on one side, the discriminant is theirs. All three may have 
 or two of them, or the discriminant, with another factor than -1 or the content are left undecided.
 """
 
+from typing import Any
+
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import primitive
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
-from uchuu_core.tree.nodes import Chain, Either, Line, Relation, Symbol
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.build import number_of
+from uchuu_core.tree.nodes import Bracket, Chain, Either, Line, Number, Relation, Symbol
+from uchuu_core.tree.paths import letters, rebuild
 
 _COEFFICIENTS = {"a": 2, "b": 1, "c": 0}
 _DISCRIMINANTS = ("D", "d", "Δ", "δ")
@@ -27,13 +30,18 @@ def named_numbers(before: Line, line: Line, context: Context) -> Judgement | Non
 
     None when *line* is no such line, or the line before is no quadratic equation.
     """
-    named = _named(line, letters(context.given) | {context.unknown})
+    known = letters(context.given) | {context.unknown}
+    wanted = _quadratic(before, context)
+    if wanted is not None:
+        line = _with_coefficients(line, wanted, known)
+    if isinstance(line, Relation) and line.sign != "=":
+        return _judged_sign(line, wanted, known)
+    named = _named(line, known)
     if not named:
-        return None
+        return None if wanted is None else _judged_formula(line, wanted)
     if any(len(set(values)) > 1 for values in named.values()):
         return Judgement("wrong", "exact", is_aside=True)
     found = {name: values[0] for name, values in named.items()}
-    wanted = _quadratic(before, context)
     if wanted is None:
         return None
     if set(found) <= set(_COEFFICIENTS):
@@ -80,6 +88,61 @@ def _quadratic(before: Line, context: Context) -> Coefficients | None:
         return None
     c, b, a = (by_degree.get(n, fmpq(0)) for n in range(3))
     return c, b, a
+
+
+def _with_coefficients(line: Line, wanted: Coefficients, known: frozenset[str]) -> Line:
+    """Return *line* with the coefficients in the places of a, b, c that stand in a formula."""
+    if not (letters(line) & set(_COEFFICIENTS)) or set(_COEFFICIENTS) & known:
+        return line
+    if isinstance(line, Either) or (isinstance(line, Relation) and isinstance(line.left, Symbol)
+                                    and line.left.name in _COEFFICIENTS):  # fmt: skip
+        return line
+
+    def change(part: Any) -> Any:
+        if isinstance(part, Symbol) and part.name in _COEFFICIENTS:
+            return Bracket(number_of(wanted[_COEFFICIENTS[part.name]]))
+        return part
+
+    return rebuild(line, change)  # type: ignore[no-any-return]
+
+
+def _judged_formula(line: Line, wanted: Coefficients) -> Judgement | None:
+    """Judge "b² - 4ac = 25 - 24 = 1" or its numbers alone; None when it is nothing of the kind."""
+    match line:
+        case Relation(left, "=", right):
+            sides = [left, right]
+        case Chain(parts):
+            sides = list(parts)
+        case _:
+            return None
+    try:
+        values = [value_at(side, {}) for side in sides]
+    except (NotRational, Undefined):
+        return None
+    known = [b * b - 4 * a * c for c, b, a in _usual(wanted)]
+    if values[0] not in known or isinstance(sides[0], Number):
+        return None
+    return Judgement("ok" if len(set(values)) == 1 else "wrong", is_aside=True)
+
+
+def _judged_sign(
+    line: Relation, wanted: Coefficients | None, known: frozenset[str]
+) -> Judgement | None:
+    """Judge "D > 0" or "b² - 4ac < 0"; None when it is nothing of the kind."""
+    if wanted is None or line.right != Number("0"):
+        return None
+    value = wanted[1] * wanted[1] - 4 * wanted[2] * wanted[0]
+    if isinstance(line.left, Symbol):
+        if line.left.name not in _DISCRIMINANTS or line.left.name in known:
+            return None
+    else:
+        try:
+            if value_at(line.left, {}) != value:
+                return None
+        except (NotRational, Undefined):
+            return None
+    holds = {"<": value < 0, ">": value > 0, "<=": value <= 0, ">=": value >= 0, "!=": value != 0}
+    return Judgement("ok" if holds[line.sign] else "wrong", is_aside=True)
 
 
 _UNDECIDED = "the equation may have been multiplied first"

@@ -8,9 +8,11 @@ from typing import Any
 
 from uchuu_core import limits
 from uchuu_core.checking.chains import misused_equals
-from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.domain_lines import states_domain
+from uchuu_core.checking.entries import entry_of_line, readable_lines, shown_entry
+from uchuu_core.checking.equations import same_by_special_cases
 from uchuu_core.checking.follow_through import follow_through
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks
@@ -32,14 +34,15 @@ from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Counter
+from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.moves.errors import answers, copying
-from uchuu_core.notation import latex, plain, read, shown
+from uchuu_core.notation import latex, plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
-from uchuu_core.tree.nodes import Feature, Line, Outcome, Relation
+from uchuu_core.tree.nodes import Either, Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
 _STOPS = {
@@ -67,7 +70,6 @@ def check(problem: Problem) -> dict[str, Any]:
     steps = judged_steps(lines, context)
     last = last_step(steps)
     records: list[dict[str, Any]] = []
-    broken = False
     first_wrong: int | None = None
     error: str | None = None
     until = monotonic() + limits.EXPLAINING_SECONDS
@@ -79,9 +81,9 @@ def check(problem: Problem) -> dict[str, Any]:
             continue
         before, line, judgement = step.before, step.line, step.judgement
         is_last = number == last
-        if is_last and not broken:
+        if is_last and step.is_sound:
             _hold_against_original(judgement, line, context)
-        record = _record(text, line, judgement, context)
+        record = _record(text, step, context)
         explains = (problem.explains or number < len(steps)) and monotonic() < until
         is_explained = is_explained and (explains or monotonic() < until)
         if judgement.verdict in ("wrong", "loses"):
@@ -91,13 +93,13 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
-            broken = True
         elif judgement.verdict in ("ok", "may-add") and not judgement.is_aside:
             if explains and not judgement.says:
                 _explain(record, before, line, context)
             parts = unmet_parts(line, problem.task, problem.form, context.unknown)
             unmet = tuple(dict.fromkeys(item.form for item in parts))
-            if is_last and not broken and unmet and judgement.verdict == "ok":
+            is_open = not (isinstance(line, Either) and _holds_always(line, context))
+            if is_last and step.is_sound and is_open and unmet and judgement.verdict == "ok":
                 record |= {"verdict": "unfinished", "unmet": list(unmet)}
                 record["unmet_at"] = [plain(item.part) for item in parts]
                 which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
@@ -106,7 +108,7 @@ def check(problem: Problem) -> dict[str, Any]:
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
     states = [s for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
-    answer = states[-1].line if states else None
+    answer = (states[-1].state or states[-1].line) if states else None
     return {
         "lines": records,
         "first_wrong": first_wrong,
@@ -124,20 +126,27 @@ def _changes(before: Line, line: Line) -> list[str]:
     return list(dict.fromkeys(plain(part) for part in found))
 
 
-def _record(text: str, line: Line, judgement: Judgement, context: Context) -> dict[str, Any]:
+def _holds_always(line: Line, context: Context) -> bool:
+    found = solutions_or_none(line, context) if context.is_equation else None
+    return found is not None and found.everything
+
+
+def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
+    line, judgement = step.line, step.judgement
     record: dict[str, Any] = {
         "text": text,
-        **shown(read(text, juxtaposition=context.problem.house.juxtaposition)),
+        **shown_entry(step.entry or entry_of_line(line)),
         "verdict": judgement.verdict,
         "proof": judgement.proof,
+        "role": step.role,
     }
     for key, value in (
+        ("back", step.is_back),
         ("if", judgement.conditions),
         ("adds", judgement.adds),
         ("drops", judgement.drops),
         ("tested", judgement.tested),
         ("says", judgement.says),
-        ("check_line", judgement.is_aside),
         ("feature", isinstance(line, Feature)),
         ("note", misused_equals(line, context.unknown)),
         ("counter", counter_text(judgement.counter, line)),
@@ -176,8 +185,10 @@ def _hold_against_original(judgement: Judgement, line: Line, context: Context) -
     if ALONE in unmet_forms(line, "solve", (), context.unknown):
         return
     has, original = solutions_or_none(line, context), context.original
-    if original is None and judgement.proof == "tested":
-        return  # several letters: the line before was compared in special cases
+    if original is None and len(letters(context.given)) > 1:
+        if same_by_special_cases(context.given, line, context) is False:
+            judgement.verdict, judgement.proof = "wrong", "tested"
+        return
     if original is None:
         judgement.verdict, judgement.proof = "unproved", "tested"
         judgement.tested = "the given is of a kind not solved yet"
@@ -185,11 +196,17 @@ def _hold_against_original(judgement: Judgement, line: Line, context: Context) -
     if has is None:
         return
     _, extra = differences(has, original, context.unknown)
-    if line == Outcome("all real numbers") and original.everything:
-        extra = [condition(f).replace(" != ", " = ") for f in original.excluded]
+    extra += _excluded_but_kept(line, original)
     if extra:
         judgement.verdict, judgement.proof = "wrong", "refuted"
         judgement.adds = sorted(extra)
+
+
+def _excluded_but_kept(line: Line, original: SolutionSet) -> list[str]:
+    """Return the excluded values that "all real numbers" keeps."""
+    if line != Outcome("all real numbers") or not original.everything:
+        return []
+    return sorted(condition(factor).replace(" != ", " = ") for factor in original.excluded)
 
 
 def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict[str, Any]:
@@ -206,9 +223,12 @@ def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict
     if not context.is_equation:
         return record | {"right": same_end(context.given, line, context) is True}
     has, original = solutions_or_none(line, context), context.original
+    if original is None and len(letters(context.given)) > 1:
+        return record | {"right": same_by_special_cases(context.given, line, context) is True}
     if has is None or original is None:
         return record
     missing, extra = differences(has, original, context.unknown)
+    extra += _excluded_but_kept(line, original)
     return record | {"right": not missing and not extra, "missing": missing, "extra": extra}
 
 

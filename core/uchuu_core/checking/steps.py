@@ -1,55 +1,201 @@
-"""The lines of a paper judged one under the other; asides are no states of the work."""
+"""The lines of a paper judged one under the other: the chain, and what stands beside it."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from typing import Literal
 
+from uchuu_core.checking.asides import Checks, side_line
+from uchuu_core.checking.branches import Branches
 from uchuu_core.checking.context import Context, with_unknown
+from uchuu_core.checking.entries import Entry, entry_of_line
 from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.checking.line import judged
+from uchuu_core.checking.line import judged, end_of
 from uchuu_core.checking.named_numbers import named_numbers
+from uchuu_core.checking.rejections import without_rejected
 from uchuu_core.checking.substitution import Substitution
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
 from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.paths import letters
 
+Role = Literal["chain", "check", "side", "operation", "remark"]
+HOLDS = ("ok", "may-add")
 
-@dataclass(frozen=True, slots=True)
+
+@dataclass(slots=True)
 class Step:
-    """A readable line, the state of the work that it stands under, and the verdict."""
+    """A readable line, the state of the work that it stands under, and the verdict.
+
+    ``state``: what the work has come to after this line. ``is_back``: the line does not follow from
+    the wrong line before it, but from the last one that held. ``is_sound``: no line before it is
+    wrong, or the work came back since.
+    """
 
     before: Line
     line: Line
     judgement: Judgement
+    role: Role = "chain"
+    state: Line | None = None
+    is_back: bool = False
+    is_sound: bool = True
+    entry: Entry | None = None
 
 
-def judged_steps(lines: Sequence[Line | Failure], context: Context) -> list[Step | Failure]:
-    """Judge every line against the state before it; asides are no states."""
+def judged_steps(
+    lines: Sequence[Entry | Line | Failure], context: Context, *, is_work: bool = False
+) -> list[Step | Failure]:
+    """Judge every line against the state before it; asides are no states.
+
+    ``is_work``: the lines are our own: nothing on them is side work, a check, or back on the line.
+    """
+    walk = _Walk(context, is_work=is_work)
     found: list[Step | Failure] = []
-    before = context.given
-    substitution = Substitution(context) if context.is_equation else None
     for line in lines:
         if isinstance(line, Failure):
             found.append(line)
             continue
+        step = walk.step(line if isinstance(line, Entry) else entry_of_line(line))
+        found.append(step)
+    walk.end()
+    return found
+
+
+class _Walk:
+    """Goes down a paper and remembers where the work stands."""
+
+    def __init__(self, context: Context, *, is_work: bool) -> None:
+        self.context = context
+        self.is_work = is_work
+        self.state = context.given
+        self.good = context.given
+        """The last line that held."""
+        self.is_sound = True
+        self.checks = Checks(context)
+        self.branches = Branches(context)
+        self.substitution = Substitution(context) if context.is_equation else None
+
+    def step(self, entry: Entry) -> Step:
+        """Judge one written line."""
+        before, was_sound = self.state, self.is_sound
+        decisive: Step | None = None
+        for line in entry.lines:
+            step = self._statement(line, entry)
+            if decisive is None or decisive.judgement.verdict in HOLDS:
+                decisive = step
+        if not entry.lines:
+            decisive = self._words(entry)
+        elif entry.rejects:
+            self.checks.reject(entry.rejects)
+        assert decisive is not None
+        decisive.state, decisive.entry = self.state, entry
+        decisive.is_sound = was_sound or self.is_sound
+        decisive.before = before if len(entry.lines) < 2 else decisive.before
+        return decisive
+
+    def end(self) -> None:
+        """Settle what only the whole work decides: checks that failed as they should."""
+        self.checks.settle(solutions_or_none(self.state, self.context))
+
+    def _words(self, entry: Entry) -> Step:
+        aside = Judgement("ok", is_aside=True)
+        if entry.told.operation:
+            return Step(self.state, self.state, aside, "operation")
+        if self.context.is_equation and (entry.rejects or entry.told.rejects_all):
+            rest = without_rejected(self.state, entry, self.checks.failed, self.context)
+            if rest is not None:
+                self.checks.reject(entry.rejects)
+                judgement = self._judged(self.state, rest)
+                self._move(rest, judgement)
+                judgement.is_aside = judgement.verdict == "ok"
+                return Step(self.state, rest, judgement, "remark")
+        return Step(self.state, self.state, aside, "remark")
+
+    def _statement(self, line: Line, entry: Entry) -> Step:
+        context, before = self.context, self.state
         if context.is_equation:
             line = with_unknown(line, context.unknown, letters(context.given))
             defined = named_numbers(before, line, context)
-            if defined is None and substitution:
-                defined = substitution.define(line)
+            if defined is None and self.substitution:
+                defined = self.substitution.define(line)
             if defined is not None:
-                found.append(Step(before, line, defined))
-                continue
-            if substitution:
-                line = substitution.put_back(before, line)
-        step = Step(before, line, _judged(before, line, context))
-        found.append(step)
-        if not step.judgement.is_aside and not isinstance(line, Feature):
-            before = line
-    return found
+                return Step(before, line, defined, "side")
+            if self.substitution:
+                line = self.substitution.put_back(before, line)
+        judgement = self._judged(before, line)
+        if judgement.is_aside or isinstance(line, Feature):
+            return Step(before, line, judgement, "side" if judgement.is_aside else "chain")
+        if self.is_work:
+            self._move(line, judgement)
+            return Step(before, line, judgement)
+        is_explicit = entry.told.is_check
+        if judgement.verdict not in HOLDS or (is_explicit and context.is_equation):
+            step = self._beside(line, judgement, entry)
+            if step is not None:
+                return step
+        if judgement.verdict in ("wrong", "loses"):
+            opened = self.branches.open_or_next(before, line, judgement, is_sound=self.is_sound)
+            if opened is not None:
+                self._move(
+                    self.branches.merged(line, opened), opened, is_back=not self.branches.is_open
+                )
+                return Step(before, line, opened)
+            if not self.is_sound and self._is_back(before, line, judgement):
+                judgement = self._judged(self.good, line, is_sound=True)
+                self._move(line, judgement, is_back=True)
+                return Step(before, line, judgement, is_back=True)
+        self._move(self.branches.merged(line, judgement), judgement)
+        return Step(before, line, judgement)
+
+    def _beside(self, line: Line, judgement: Judgement, entry: Entry) -> Step | None:
+        """Return the line as a check or as side work, None when it is neither."""
+        context, before = self.context, self.state
+        if context.is_equation:
+            found = self.checks.judged(before, line, entry)
+            if found is not None:
+                return Step(before, line, found, "check")
+            if _is_operation(line, before, entry, context):
+                return Step(before, line, Judgement("ok", is_aside=True), "operation")
+        side = side_line(before, line, context)
+        return None if side is None else Step(before, line, side, "side")
+
+    def _is_back(self, before: Line, line: Line, judgement: Judgement) -> bool:
+        """Whether *line* follows from the last line that held, and does more than drop solutions."""
+        if judgement.verdict != "wrong":
+            return False
+        if self.context.is_equation:
+            was, has = (solutions_or_none(part, self.context) for part in (before, line))
+            if was is None or has is None or (has.within(was) and not was.everything):
+                return False
+        return self._judged(self.good, line, is_sound=True).verdict in HOLDS
+
+    def _judged(self, before: Line, line: Line, *, is_sound: bool | None = None) -> Judgement:
+        sound = self.is_sound if is_sound is None else is_sound
+        try:
+            context = self.context.widened(before, line)
+            return judged(before, line, context if sound else replace(context, is_sound=False))
+        except Failure as failure:
+            return Judgement("unproved", "tested", tested=failure.message)
+
+    def _move(self, line: Line, judgement: Judgement, *, is_back: bool = False) -> None:
+        self.state = line
+        if judgement.verdict in ("wrong", "loses"):
+            self.is_sound = False
+        elif judgement.verdict in HOLDS and (self.is_sound or is_back):
+            self.good, self.is_sound = line, True
+        if self.context.is_equation:
+            self.checks.note(line)
+
+
+def _is_operation(line: Line, before: Line, entry: Entry, context: Context) -> bool:
+    """Whether a number with a minus sign, alone under an unsolved equation, is done to both sides."""
+    if is_statement(line) or letters(line) or not is_statement(before):
+        return False
+    text = entry.text.strip()
+    return text[:1] in ("-", "−", "–") and ALONE in unmet_forms(before, "solve", (), context.unknown)
 
 
 def last_step(steps: list[Step | Failure]) -> int:
@@ -63,19 +209,12 @@ def last_step(steps: list[Step | Failure]) -> int:
     return 0
 
 
-def _judged(before: Line, line: Line, context: Context) -> Judgement:
-    try:
-        return judged(before, line, context)
-    except Failure as failure:
-        return Judgement("unproved", "tested", tested=failure.message)
-
-
 def solutions_or_none(line: Line | None, context: Context) -> SolutionSet | None:
     """Return the exact solutions of *line*, None where there are none to be found."""
     if line is None or not is_statement(line):
         return None
     try:
-        return context.solutions(line)
+        return context.widened(line).solutions(line)
     except (NotRational, Undefined, Failure):
         return None
 
@@ -85,10 +224,11 @@ def same_end(one: Line, other: Line, context: Context) -> bool | None:
     if context.is_equation:
         had, has = solutions_or_none(one, context), solutions_or_none(other, context)
         return None if had is None or has is None else had.same_solutions(has)
-    if is_statement(one) or is_statement(other):
+    ends = end_of(one), end_of(other)
+    if None in ends:
         return None
     try:
-        verdict = agreement(one, other, context.numbers).verdict  # type: ignore[arg-type]
+        verdict = agreement(*ends, context.numbers).verdict  # type: ignore[arg-type]
     except (NotRational, Undefined, Failure):
         return None
     return None if verdict == "undecided" else verdict == "equal"

@@ -5,7 +5,8 @@ from contextlib import suppress
 from dataclasses import dataclass, replace
 from typing import Any
 
-from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged

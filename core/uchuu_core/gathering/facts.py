@@ -23,7 +23,7 @@ def facts(problem: Problem) -> dict[str, Any]:
     Raises:
         Unreadable, TooLarge: the given cannot be read.
     """
-    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    given = problem.read(problem.given)
     seen = inspect(problem)
     found: dict[str, Any] = {
         "reads": seen["reads"],

@@ -10,8 +10,10 @@ from flint import fmpq
 from uchuu_core.kernel.cells import Cell, cells
 from uchuu_core.kernel.exact import Exact, Place, Undecided, shown
 from uchuu_core.kernel.extension import Extension
+from uchuu_core.kernel.logarithms import log_value, point_of
 from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
+from uchuu_core.kernel.parity import by_parity, holds_sign_to_a_letter
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.tree.nodes import Expr, Power, Quotient, Root, Sum, Term
@@ -57,6 +59,8 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
         TooLarge: a bound is passed.
     """
     names = letters_of(left, right, is_complex=numbers.is_complex)
+    if holds_sign_to_a_letter(left) or holds_sign_to_a_letter(right):
+        return _by_parity(left, right, numbers)
     if not numbers.is_complex:
         try:
             algebra = ring(names)
@@ -138,6 +142,16 @@ def difference(left: Expr, right: Expr) -> Expr:
     return Sum((Term("+", left), Term("-", right)))
 
 
+def _by_parity(left: Expr, right: Expr, numbers: Numbers) -> Agreement:
+    """Compare for even and for odd exponents: a negative base allows whole exponents only."""
+    found = [
+        agreement(one, other, numbers)
+        for one, other in zip(by_parity(left, right), by_parity(right, left), strict=True)
+    ]
+    worst = [item for item in found if item.verdict != "equal"]
+    return next((item for item in worst if item.verdict == "different"), worst[0] if worst else found[0])
+
+
 # numbers
 
 
@@ -150,12 +164,21 @@ def _of_numbers(left: Expr, right: Expr, numbers: Numbers) -> Agreement:
             raise
         return _without_real_value(left, right)
     except Undecided:
+        if _same_logarithms(left, right):
+            return Agreement("equal")
         return Agreement("undecided", tested="no difference in size, to thousands of digits")
     if not different:
         return Agreement("equal")
     return Agreement(
         "different", Counter((), *value_texts(left, right, is_complex=numbers.is_complex))
     )
+
+
+def _same_logarithms(left: Expr, right: Expr) -> bool:
+    try:
+        return point_of(log_value(left)) == point_of(log_value(right))
+    except (NotRational, Undefined):
+        return False
 
 
 def _without_real_value(left: Expr, right: Expr) -> Agreement:

@@ -4,6 +4,7 @@ Rational equations are factored over ℚ. With roots, every cell has its field; 
 right is factored, and each of its real zeros is put back into the line and judged exactly.
 """
 
+from fractions import Fraction
 from functools import lru_cache
 from typing import Any
 
@@ -34,7 +35,9 @@ from uchuu_core.tree.nodes import (
     Either,
     Interval,
     Line,
+    Number,
     Outcome,
+    Power,
     Relation,
     Symbol,
     Union,
@@ -136,7 +139,19 @@ def _of_relation(line: Relation, unknown: str, algebra: Ring, numbers: Numbers) 
         return _of_constants(line, domain, numbers)
     if numbers.is_complex:
         return _of_complex(line, unknown, domain)
-    return _of_roots(line, unknown, domain, numbers)
+    try:
+        return _of_roots(line, unknown, domain, numbers)
+    except NotRational:
+        return _of_one_base(line, unknown, algebra, numbers)
+
+
+def _of_one_base(line: Relation, unknown: str, algebra: Ring, numbers: Numbers) -> SolutionSet:
+    """Solve b^u = b^v, b a number other than 1, as u = v: the exponents may be powers themselves."""
+    match line:
+        case Relation(Power(Number(b), u), "=", Power(Number(c), v)) if b == c and Fraction(b) > 1:
+            return solution_set(Relation(u, "=", v), unknown, algebra, numbers)
+        case _:
+            raise NotRational
 
 
 # rational equations

@@ -34,6 +34,11 @@ _NONE = re.compile(r"\s*(?:\\text\{)?\s*none\s*\}?\s*$", re.IGNORECASE)
 _BRACKETS = {"(": 1, ")": -1, "{": 1, "}": -1}
 
 
+def starts_with_label(text: str) -> bool:
+    """Return whether *text* begins with the label of a feature."""
+    return _LABEL.match(text) is not None
+
+
 def read_feature(text: str, read: Callable[[str], Line]) -> Feature | None:
     """Return the feature that *text* states, None when it starts with no label.
 

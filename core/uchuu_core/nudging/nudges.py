@@ -6,7 +6,8 @@ from functools import lru_cache
 from importlib import resources
 from typing import Any
 
-from uchuu_core.checking.context import Context, context_of, readable_lines
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.steps import Step, judged_steps, solutions_or_none
 from uchuu_core.contract import Problem
@@ -58,7 +59,7 @@ def nudge(problem: Problem) -> dict[str, Any]:
     context = context_of(problem, lines)
     steps = judged_steps(lines, context)
     state = _state(steps, context)
-    written = [line for line in lines if not isinstance(line, Failure)]
+    written = [line for e in lines if isinstance(e, Entry) for line in e.lines]
     if _is_done(state, written, context):
         return {"done": True, "says": "Nothing is left to do: the answer is there."}
     method, moment = _next(written, state, context)
@@ -88,7 +89,7 @@ def _state(steps: list[Step | Failure], context: Context) -> Line:
         if step.judgement.verdict not in ("ok", "may-add", "unproved"):
             raise OutOfScope(f"Line {number} does not follow. Mend it first.")
         if not step.judgement.is_aside and not isinstance(step.line, Feature):
-            state = step.line
+            state = step.state or step.line
     return state
 
 

@@ -26,9 +26,7 @@ def judged_options(
     for letter, text in options:
         record: dict[str, Any] = {"letter": letter, "text": text, "right": None}
         try:
-            trees[letter] = read(
-                as_answer(text, context), juxtaposition=problem.house.juxtaposition
-            )
+            trees[letter] = problem.read(as_answer(text, context))
             record["right"] = _is_right(text, context)
         except Failure as failure:
             record["failure"] = failure.as_record()

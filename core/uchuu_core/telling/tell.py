@@ -3,7 +3,7 @@
 from contextlib import suppress
 from typing import Any
 
-from uchuu_core.checking.context import readable_lines
+from uchuu_core.checking.entries import Entry, readable_lines, shown_entry
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
@@ -29,12 +29,12 @@ def tell(problem: Problem) -> dict[str, Any]:
     Raises:
         Unreadable, TooLarge: the given cannot be read.
     """
-    given = read(problem.given, juxtaposition=problem.house.juxtaposition)
+    given = problem.read(problem.given)
     watch = _watch(problem)
     first = {"text": plain(given), **shown(given), "lit": shown(given)["sides"], "verdict": "ok"}
     lines = [first | {"say": shown(given)["spoken"], "ask": "", "watch": watch.get(0, [])}]
     before: Line = given
-    for number, (line, record) in enumerate(
+    for number, (entry, record) in enumerate(
         zip(readable_lines(problem), check(problem)["lines"], strict=True), start=1
     ):
         told: dict[str, Any] = {
@@ -44,12 +44,15 @@ def tell(problem: Problem) -> dict[str, Any]:
             "ask": _ask(record.get("law", "")),
             "watch": watch.get(number, []),
         }
-        if not isinstance(line, Failure):
-            told |= shown(line)
-            with lighting(frozenset(map(id, changed_parts(before, line)))):
-                told["lit"] = sides(line)
-            if not record.get("check_line"):
-                before = line
+        if isinstance(entry, Entry):
+            told |= shown_entry(entry) | {"role": record["role"]}
+            told["lit"] = told["sides"]
+            if len(entry.lines) == 1 and not entry.rejects:
+                line = entry.lines[0]
+                with lighting(frozenset(map(id, changed_parts(before, line)))):
+                    told["lit"] = sides(line)
+                if record["role"] == "chain":
+                    before = line
         lines.append(told)
     return {"lines": lines}
 

@@ -39,7 +39,7 @@ def climb(problem: Problem, count: int) -> list[dict[str, Any]]:
     original = original_of(problem)
     chance = Random(f"{problem.seed} climb {problem.given}")
     taken = {
-        unordered(read(text, juxtaposition=problem.house.juxtaposition)) for text in problem.avoid
+        unordered(problem.read(text)) for text in problem.avoid
     }
     enough = min(count, MOST) * SEARCHED
     variants = _variants(original, chance, enough, taken, same_kind=True)

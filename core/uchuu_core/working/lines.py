@@ -31,7 +31,7 @@ def worked_lines(context: Context, method: Method, density: Density) -> list[Wor
             bug of ours.
     """
     moments = at_density(method.moments(context.posed), density)
-    steps = judged_steps([moment.line for moment in moments], context)
+    steps = judged_steps([moment.line for moment in moments], context, is_work=True)
     found = []
     before = context.given
     for moment, step in zip(moments, steps, strict=True):

@@ -1,0 +1,107 @@
+"""The lines of a paper as they were written: mathematics, and the words around it."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure, Unreadable
+from uchuu_core.notation import latex, shown, spoken
+from uchuu_core.notation.features import starts_with_label
+from uchuu_core.notation.remarks import Written, written
+from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.paths import letters
+
+
+NO_SIDES = {"left": "", "sign": "", "right": ""}
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One written line.
+
+    ``lines``: its statements, several where one leads to the next. ``rejects``: candidates that its
+    words reject, read.
+    """
+
+    text: str
+    lines: tuple[Line, ...]
+    told: Written
+    rejects: tuple[Line, ...] = ()
+
+
+def readable_lines(problem: Problem) -> list[Entry | Failure]:
+    """Return each line as an entry, or why it cannot be read."""
+    known = letters_of_problem(problem)
+    found: list[Entry | Failure] = []
+    for text in problem.lines:
+        try:
+            found.append(entry_of(text, problem, known))
+        except Failure as failure:
+            found.append(failure)
+    return found
+
+
+def entry_of_line(line: Line) -> Entry:
+    """Return a line that is already read as an entry."""
+    return Entry("", (line,), Written())
+
+
+def shown_entry(entry: Entry) -> dict[str, Any]:
+    """Return what a screen needs of a line: its mathematics cut at the sign, and its words.
+
+    ``remark``: the words; ``operation``: what is done to both sides; ``struck``: crossed out.
+    """
+    record: dict[str, Any] = {"latex": "", "sides": NO_SIDES, "spoken": entry.told.remark}
+    every = [*entry.lines, *entry.rejects]
+    if every:
+        record = {**shown(every[0])}
+        if len(every) > 1:
+            joint = r"\;\Rightarrow\; " if len(entry.lines) > 1 else r",\; "
+            rest = "".join(joint + latex(line) for line in every[1:])
+            sides = dict(record["sides"])
+            sides["right"] += rest
+            said = " then ".join(spoken(line) for line in every)
+            record = {"latex": record["latex"] + rest, "sides": sides, "spoken": said}
+    told = entry.told
+    if every and told.remark:
+        record["spoken"] = f"{record['spoken']}, {told.remark}"
+    if told.operation:
+        record["operation"] = told.operation
+        record["spoken"] = f"{record['spoken']} on both sides: {told.operation}".strip()
+    if told.remark:
+        record["remark"] = told.remark
+    if told.is_struck:
+        record |= {"struck": True, "spoken": f"crossed out: {told.remark}"}
+    return record
+
+
+def letters_of_problem(problem: Problem) -> frozenset[str]:
+    """Return the problem's own letters; none when its given cannot be read."""
+    more = {problem.variable} if problem.variable else set()
+    more |= {"i"} if problem.numbers == "complex" else set()
+    try:
+        return letters(problem.read(problem.given)) | more
+    except Failure:
+        return frozenset(more)
+
+
+def entry_of(text: str, problem: Problem, known: frozenset[str]) -> Entry:
+    """Return *text* read as one line of *problem*, whose own letters are *known*.
+
+    Raises:
+        Unreadable, TooLarge: its mathematics cannot be read, and no words say what it is.
+    """
+    if problem.task == "study" and starts_with_label(text):
+        return Entry(text, (problem.read(text),), Written((text,)))
+    told = written(text, known, is_equation=problem.task == "solve")
+    unknown = problem.variable or (next(iter(known)) if len(known) == 1 else None)
+    try:
+        lines = tuple(problem.read(part, unknown) for part in told.statements)
+        rejects = tuple(problem.read(part, unknown) for part in told.rejects)
+    except Unreadable as failure:
+        if told.remark and not told.is_check and "=" not in "".join(told.statements):
+            return Entry(text, (), Written(remark=text.strip()))
+        if told.statements == (text,):
+            raise
+        raise Unreadable(failure.message) from None
+    return Entry(text, lines, told, rejects)

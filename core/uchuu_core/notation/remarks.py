@@ -1,0 +1,279 @@
+"""Words, marks and signs around the mathematics of a written line.
+
+A line on paper is more than an expression: "so x = 3", "x = -1 (rejected)", "Check: 3(6 - 2) = 12",
+"2x = 8 => x = 4", "1 = -1 ✗". Words are told from letters side by side by the letters of the problem.
+"""
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from uchuu_core import limits
+
+Chunk = tuple[bool, str]
+"""Whether it is words, and the text."""
+
+_LETTER = r"[^\W\d_]"
+_SEVERAL = re.compile(rf"{_LETTER}{{2}}|=\s*\?|n/a|N/A")
+_RUN = re.compile(rf"{_LETTER}+(?:['’]{_LETTER}+)*")
+_KEPT = re.compile(
+    r"""(?ix)\b(?:
+    all\ (?:real\ )?(?:numbers?|values?|reals?)?\ ?(?:except(?:\ for|\ when|\ the\ excluded(?:\ values|\ ones)?|\ excluded)?)?
+  | (?:every|any)\ (?:real\ )?(?:numbers?|values?|reals?)(?:\ except(?:\ for)?)?
+  | all\ except\ (?:the\ )?excluded(?:\ values|\ ones)?
+  | (?:has\ )?no\ (?:real\ )?(?:solutions?|values?|roots?|answers?)
+  | not?\ (?:a\ )?real(?:\ numbers?)? | undefined | not\ defined | does\ not\ exist
+  | (?:is\ )?prime | irreducible | unfactorable | (?:not|un)\ ?factorable
+  | (?:cannot|can['’]t|does\ not|doesn['’]t)\ (?:be\ )?factor(?:ed)?(?:\ over\ the\ integers|\ further)?
+  | infinitely\ many\ solutions | infinity | or | and | in | union
+  | sqrt | cbrt | root | abs | logs? | ln | let | (?:un)?defined
+    )\b | \b(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d])"""
+)
+_FUNCTIONS = re.compile(r"(?i)(?:arc|a)?(?:sin|cos|tan|cot|sec|csc)h?|log|ln|lim|exp")
+_SHORT = frozenset("so no ok es na is if as by to we it at of on do be an my go re ie eg ex".split())
+_IS = re.compile(r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:not|no|an?|the|extra|reject))")
+_CHECKS = re.compile(r"(?i)\b(?:check(?:ing|s|ed)?|verif\w+|prob[ea]|test(?:ing)?|plug\w*|substitut\w+|sub)\b|\?=|=\s*\?|≟|≠\s*\?")
+_REJECTS = re.compile(
+    r"(?ix)\b(?:extraneous|extr|es|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
+    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross\w*)\b|[✗✘❌✕]"
+)
+_ALL = re.compile(r"(?i)\b(?:both|all|neither|none|each)\b")
+_TICKS = re.compile(r"[✓✔☑✅∎□■★•]|\bQED\b")
+_THEN = re.compile(r"=>|⇒|⟹|→|∴|\\(?:implies|Rightarrow|Longrightarrow|to|rightarrow|therefore)(?![a-zA-Z])")
+_NEARLY = re.compile(r"(?:≈|≃|≅|\\approx(?![a-zA-Z])|~=)[^,;]*")
+_STRUCK = re.compile(r"^\s*(?:~~(.*)~~|\\(?:cancel|xcancel|sout|st)\{(.*)\})\s*$", re.DOTALL)
+_TEXT = re.compile(r"\\(?:text|textrm|textit|textbf|mathrm|operatorname|mbox)\s*\{([^{}]*)\}")
+_SIGN = r"[-+−–*/÷×·:]"
+_DONE_TO = r"(?:\([^()]*\)|√|\d[\w./^²³]*|[^\W\d_][\w^²³]*)"
+_OPERATION = re.compile(
+    rf"^\s*(?P<bar>\|)?\s*(?P<op>{_SIGN})\s*(?P<by>{_DONE_TO})(?P<twice>\s*[|,]?\s+(?P=op)\s*(?P=by))?\s*\|?\s*$"
+)
+_ATTACHED = re.compile(rf"\s\|\s*(?P<op>{_SIGN}\s*{_DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
+_EDGES = re.compile(r"^[\s:;,.!–—]+|[\s:;,.!?–—]+$")
+_DANGLING = re.compile(r"(?:\s[-−–—+=]|[=])\s*$")
+_EMPTY = re.compile(r"\(\s*[,;:.!?]*\s*\)|\[\s*\]")
+_SEPARATORS = re.compile(r"\s*(?:,|;|\bor\b|\band\b|∨|\\text\{\s*(?:or|and)\s*\})\s*")
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """What stands on one line.
+
+    Attributes:
+        statements: its mathematics; several where one leads to the next on the same line.
+        remark: its words as written; empty where there are none.
+        rejects: candidates that words reject, as statements.
+        rejects_all: whether words reject whatever is listed.
+        is_check: whether it says that something is checked.
+        fails: whether it says that a check fails.
+        is_struck: whether it is crossed out.
+        operation: what is done to both sides, when that is what the line says.
+    """
+
+    statements: tuple[str, ...] = ()
+    remark: str = ""
+    rejects: tuple[str, ...] = ()
+    rejects_all: bool = False
+    is_check: bool = False
+    fails: bool = False
+    is_struck: bool = False
+    operation: str = ""
+
+
+def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> Written:
+    """Return *text* taken apart; ``known`` are the letters of the problem.
+
+    ``is_equation``: whether the lines are equations, so that ``-4  -4`` is done to both sides.
+    """
+    struck = _STRUCK.match(text)
+    if struck:
+        return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
+    if len(text) > limits.CHARACTERS or not _needs_care(text, known, is_equation):
+        return Written((text,))
+    if is_equation:
+        alone = _OPERATION.match(text)
+        if alone and text.count("|") % 2 == bool(alone["bar"]) and (alone["bar"] or alone["twice"] or alone["op"] not in "-−–"):
+            return Written(operation=f"{alone['op']}{alone['by']}")
+    attached = None
+    if is_equation and "=" in text and text.count("|") % 2:
+        attached = _ATTACHED.search(text)
+    operation = attached["op"].strip() if attached else ""
+    if attached:
+        text = text[: attached.start()]
+    is_check = bool(_CHECKS.search(text))
+    body = re.sub(r"\?=|=\s*\?|≟", "=", text)
+    nearly = [found.group().strip() for found in _NEARLY.finditer(body)]
+    body = _NEARLY.sub("", _TICKS.sub(" ", body))
+    statements: list[str] = []
+    words: list[str] = []
+    rejects: list[str] = []
+    rejects_all = fails = False
+    for part in _THEN.split(body):
+        chunks = list(_chunks(_is_as_equals(part), known))
+        said = " ".join(text for is_words, text in chunks if is_words)
+        words += [text for is_words, text in chunks if is_words]
+        maths = [(n, _trimmed(text)) for n, (is_words, text) in enumerate(chunks) if not is_words]
+        maths = [(n, text) for n, text in maths if re.search(r"\w|[∅ℝ√]", text)]
+        if chunks and chunks[0][0] and any(text.startswith("=") for n, text in maths if n == 1):
+            words = [body.strip()]  # "area = 3": the word is no letter, nothing is said of letters
+            continue
+        if said and not _REJECTS.search(said) and _is_prose(said, [text for _, text in maths]):
+            words = [part.strip() if word in said else word for word in words][:1] or [part.strip()]
+            continue
+        if not _REJECTS.search(said):
+            statements += _statements(maths, is_check=is_check)
+            continue
+        if not any(_RUN.search(_TEXT.sub(" ", text)) or "," in text for _, text in maths) and maths and "=" in maths[-1][1]:
+            fails = True
+            statements += [text for _, text in maths]
+            continue
+        rejects_all = rejects_all or bool(_ALL.search(said)) or not maths
+        kept, out = _sorted_out(chunks)
+        rejects += out
+        statements += kept
+    if nearly and not any(set("=<>≤≥≠") & set(s) or "\\" in s for s in statements) and "=" not in body:
+        statements = []  # "x ≈ 1.41" alone is a remark of value
+    return Written(
+        tuple(statements), _joined([*words, *nearly]), tuple(rejects), rejects_all, is_check,
+        fails, False, operation,
+    )  # fmt: skip
+
+
+def says_all(remark: str) -> bool:
+    """Return whether words speak of every candidate: "both", "all", "neither"."""
+    return bool(_ALL.search(remark))
+
+
+def _needs_care(text: str, known: frozenset[str], is_equation: bool) -> bool:
+    if any(c in text for c in "?≟≈≃≅✓✔☑✅✗✘❌✕∎□■★•⇒⟹→∴") or "=>" in text or "~=" in text:
+        return True
+    if "\\" in text and (_TEXT.search(text) or _THEN.search(text) or "\\approx" in text):
+        return True
+    if is_equation and ("|" in text or _OPERATION.match(text)):
+        return True
+    if not _SEVERAL.search(text):
+        return False
+    return any(is_words for is_words, _ in _chunks(text, known)) or bool(_CHECKS.search(text))
+
+
+def _is_as_equals(text: str) -> str:
+    return _IS.sub("=", text) if "=" not in text else text
+
+
+def _chunks(text: str, known: frozenset[str]) -> Iterator[Chunk]:
+    """Cut *text* into mathematics and words."""
+    text = _TEXT.sub(lambda m: m.group() if _KEPT.fullmatch(m.group(1).strip()) else f" {m.group(1)} ", text)
+    kept = [found.span() for found in _KEPT.finditer(text)]
+    kept += [found.span() for found in _TEXT.finditer(text)]
+    kept += [found.span() for found in re.finditer(r"\\[a-zA-Z]+", text)]
+    spans: list[tuple[int, int]] = []
+    for run in _RUN.finditer(text):
+        if any(a <= run.start() < b for a, b in kept):
+            continue
+        if is_word(run.group(), known):
+            spans.append(run.span())
+    for mark in re.finditer(r"[✗✘❌✕]|(?i:\bn/a\b)", text):
+        spans.append(mark.span())
+    if not spans:
+        yield False, text
+        return
+    spans = _with_little_words(text, sorted(spans), known)
+    place = 0
+    for start, end in spans:
+        if text[place:start].strip():
+            yield False, text[place:start]
+        yield True, text[start:end]
+        place = end
+    if text[place:].strip():
+        yield False, text[place:]
+
+
+def _with_little_words(
+    text: str, spans: list[tuple[int, int]], known: frozenset[str]
+) -> list[tuple[int, int]]:
+    """Join words that stand beside each other, with "a", "or" and the like between them."""
+    joined = [spans[0]]
+    for start, end in spans[1:]:
+        between = text[joined[-1][1] : start]
+        little = re.fullmatch(rf"[\s,'’-]*(?:(?:or|and|in|a|an|I|all|no|let)[\s,'’-]+)*", between)
+        if little and not (set(re.findall(r"\b[aI]\b", between)) & known):
+            joined[-1] = (joined[-1][0], end)
+        else:
+            joined.append((start, end))
+    return joined
+
+
+def is_word(run: str, known: frozenset[str]) -> bool:
+    """Return whether letters side by side are a word, not a product of the letters *known*."""
+    if len(run) == 1 or all(letter in known for letter in run):
+        return False
+    if len(run) == 2:
+        return run.lower() in _SHORT
+    name = _FUNCTIONS.match(run)
+    return not (name and all(letter in known for letter in run[name.end() :]))
+
+
+def _is_prose(said: str, maths: list[str]) -> bool:
+    """Whether words with some numbers in them say a sentence rather than a line."""
+    if any(set("=<>≤≥≠∈∪") & set(text) or "\\" in text for text in maths):
+        return False
+    return len(said.split()) >= 3 or len(maths) > 1
+
+
+def _statements(maths: list[tuple[int, str]], *, is_check: bool) -> list[str]:
+    texts = [text for _, text in maths]
+    if is_check and texts and "=" in texts[-1]:
+        return [texts[-1].split(":")[-1].strip()]  # "Check x = 3: 2(3) + 1 = 7"
+    joined: list[str] = []
+    for text in texts:
+        if joined and _SEPARATORS.match(text):
+            joined[-1] += text
+        else:
+            joined.append(text)
+    return [_EDGES.sub("", text) for text in joined]
+
+
+def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
+    """Return the statements that stand, and the candidates that words beside them reject."""
+    kept: list[str] = []
+    out: list[str] = []
+    pending = False
+    for is_words, text in chunks:
+        if is_words:
+            if not _REJECTS.search(text):
+                continue
+            if kept:
+                listed = [p for p in _SEPARATORS.split(kept.pop()) if p.strip()]
+                every = bool(_ALL.search(text))
+                out += listed if every else listed[-1:]
+                rest = [] if every else listed[:-1]
+                kept += [" or ".join(rest)] if rest else []
+            else:
+                pending = True
+            continue
+        text = _trimmed(text)
+        if not re.search(r"\w|[∅ℝ]", text):
+            continue
+        if pending:
+            out += [p for p in _SEPARATORS.split(text) if p.strip()]
+            pending = False
+        else:
+            kept.append(_EDGES.sub("", _SEPARATORS.sub("", text, count=1) if _SEPARATORS.match(text) else text))
+    return [" or ".join(kept)] if kept else [], out
+
+
+def _trimmed(text: str) -> str:
+    before = None
+    while before != text:
+        before = text
+        text = _EMPTY.sub(" ", text)
+        text = _DANGLING.sub("", re.sub(r"[\s:;.!?–—]+$|^[\s:;.!–—]+", "", text))
+        if text.count("(") > text.count(")") and text.endswith("("):
+            text = text[:-1]
+        if text.count(")") > text.count("(") and text.startswith(")"):
+            text = text[1:]
+    return text.rstrip(", ")
+
+
+def _joined(words: list[str]) -> str:
+    return " ".join(word.strip() for word in words if word.strip())
