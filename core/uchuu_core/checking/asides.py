@@ -22,7 +22,7 @@ from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.written import number_text
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Chain, Either, Expr, Line, Number, Product, Relation, Signed, Sum
+from uchuu_core.tree.nodes import Chain, Either, Expr, Line, Number, Product, Relation, Signed, Sum, Symbol
 from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
@@ -128,6 +128,7 @@ class Checks:
             "refuted",
             counter=Counter((), *value_texts(*differing[0])),
             is_aside=True,
+            candidate=candidate or self.last_candidate,
         )
         ends = (sides[0], sides[-1])
         is_faithful = matched == 2 or (goes_on and not _equal(previous[0], previous[-1]))
@@ -181,7 +182,7 @@ def _equal(a: Expr, b: Expr) -> bool:
 
 def _is(node: Expr, candidate: Algebraic) -> bool:
     place: dict[str, fmpq | Algebraic] = _place(candidate, "x")
-    return Exact(place).sign(difference(node, build.symbol("x"))) == 0
+    return Exact(place).sign(difference(node, Symbol("x"))) == 0
 
 
 # side work

@@ -8,6 +8,9 @@ from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.tree.nodes import Either, Line, Relation
 
 
+ONE_CASE = "One of the cases."
+
+
 class Branches:
     """Lines that each keep some of the solutions of one line, and together all of them."""
 
@@ -31,7 +34,11 @@ class Branches:
         if has is None or not isinstance(line, (Relation, Either)):
             return None
         if isinstance(line, Either):
-            return self._complete() if self.openers and has == self.wanted else None
+            if not self.openers or has != self.wanted:
+                return None
+            self._complete()
+            self.ends = []
+            return Judgement("ok", says="The cases together.")
         if judgement.verdict == "loses" and is_sound and not self.openers:
             was = self._points(before)
             if was is not None and has < was:
@@ -42,17 +49,20 @@ class Branches:
             return None
         self.covered |= has
         self.ends.append(line)
-        return self._complete() if self.covered == self.wanted else Judgement("ok")
+        if self.covered == self.wanted:
+            return self._complete()
+        return Judgement("ok", says=ONE_CASE)
 
     def _complete(self) -> Judgement:
         self.covered = self.wanted
         for opener in self.openers:
-            opener.verdict, opener.drops = "ok", []
-        return Judgement("ok")
+            opener.verdict, opener.drops, opener.says = "ok", [], ONE_CASE
+        return Judgement("ok", says=ONE_CASE)
 
     def merged(self, line: Line, judgement: Judgement) -> Line:
         """Return the state after *line*: all branches together once they are complete."""
-        if not self.openers or not isinstance(line, Relation):
+        if not self.ends or not isinstance(line, Relation):
+            self.ends = []
             return line
         if judgement.verdict == "ok" and self.ends[-1] is not line:
             self.ends[-1] = line

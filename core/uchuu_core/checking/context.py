@@ -1,20 +1,23 @@
 """What every line of one paper is judged with: the problem, its letters, the original."""
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
 from uchuu_core.checking.entries import Entry
 from uchuu_core.contract import Problem
-from uchuu_core.failures import Failure
+from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.kernel.domains import Domain, domain_of
+from uchuu_core.kernel.equality import difference
 from uchuu_core.kernel.numbers import Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods.method import Posed
-from uchuu_core.tree.nodes import Line, Power, Relation, Symbol
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Either, Line, Power, Product, Relation, Symbol
 from uchuu_core.tree.paths import letters, parts, rebuild
 
 
@@ -89,6 +92,11 @@ def context_of(problem: Problem, entries: Sequence[Entry | Failure]) -> Context:
         Unreadable, TooLarge: the given cannot be read.
     """
     given = problem.read(problem.given)
+    if problem.task in ("study", "domain"):
+        given, named = function_of(given)
+        problem = replace(problem, variable=problem.variable or named)
+    elif problem.task == "solve":
+        refuse_systems(given, problem.given)
     numbers = numbers_of(problem)
     names: frozenset[str] = letters(given) - {"e"} if _is_base(given) else letters(given)
     if numbers.is_complex:
@@ -117,6 +125,39 @@ def with_unknown(line: Line, unknown: str, given: frozenset[str]) -> Line:
 
     indexed = any("_" in name for name in letters(line) - given)
     return rebuild(line, change) if indexed else line
+
+
+def function_of(given: Line) -> tuple[Line, str | None]:
+    """Return what ``y = …`` or ``f(x) = …`` says the function is, and its letter where it is named.
+
+    Of another equation, whose domain is asked for, left minus right: it has a value where both have.
+    """
+    match given:
+        case Relation(Symbol(name), "=", right) if name not in letters(right):
+            return right, None
+        case Relation(left, "=", Symbol(name)) if name == "y" and name not in letters(left):
+            return left, None
+        case Relation(Product((Symbol(name), argument), _), "=", right) if name not in letters(right):
+            inner = without_brackets(argument)
+            return right, inner.name if isinstance(inner, Symbol) else None
+        case Relation(left, "=", right):
+            return difference(left, right), None
+        case _:
+            return given, None
+
+
+def refuse_systems(given: Line, text: str) -> None:
+    """Refuse two equations side by side, of which both are meant to hold.
+
+    Raises:
+        OutOfScope: *given* is such a system.
+    """
+    if not isinstance(given, Either) or not given.is_or or re.search(r"\bor\b|∨|\\l?or", text):
+        return
+    if len(letters(given)) > 1:
+        raise OutOfScope(
+            "These are two equations that hold together, a system. One equation is worked at a time."
+        )
 
 
 def _is_base(given: Line) -> bool:

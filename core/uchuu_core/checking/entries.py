@@ -94,7 +94,8 @@ def entry_of(text: str, problem: Problem, known: frozenset[str]) -> Entry:
     if problem.task == "study" and starts_with_label(text):
         return Entry(text, (problem.read(text),), Written((text,)))
     told = written(text, known, is_equation=problem.task == "solve")
-    unknown = problem.variable or (next(iter(known)) if len(known) == 1 else None)
+    likely = known - {"i", "e", "π"}
+    unknown = problem.variable or (next(iter(likely)) if len(likely) == 1 else None)
     try:
         lines = tuple(problem.read(part, unknown) for part in told.statements)
         rejects = tuple(problem.read(part, unknown) for part in told.rejects)

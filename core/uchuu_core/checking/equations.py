@@ -26,7 +26,7 @@ from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Chain, Expr, Line, Number, Outcome, Power, Relation, Symbol
 from uchuu_core.tree.paths import letters, rebuild
 
-_SPECIAL_CASES = 5
+_SPECIAL_CASES = 6
 _SEVERITY: tuple[Verdict, ...] = ("wrong", "unproved", "loses", "may-add", "ok")
 
 
@@ -51,6 +51,7 @@ def judged_statement(before: Line, line: Line, context: Context) -> Judgement:
         return aside
     try:
         was, has = context.solutions(earlier), context.solutions(now)
+        return compared(earlier, was, now, has, context)
     except NotRational:
         if len((letters(earlier) | letters(now)) - {"e"}) > 1:
             return _judged_by_special_cases(earlier, now, context)
@@ -58,7 +59,6 @@ def judged_statement(before: Line, line: Line, context: Context) -> Judgement:
         if refuted is not None:
             return refuted
         raise
-    return compared(earlier, was, now, has, context)
 
 
 def _as_relation(line: Line) -> Line:
@@ -138,6 +138,8 @@ def compared(
         texts = sorted(described(point, unknown) for point in adds)
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
     if was.intervals and has.everything and isinstance(line, Relation) and line.sign == "=":
+        if _is_done_to_both(before, line, context):
+            return Judgement("may-add")
         raise NotRational  # squared, perhaps: an identity keeps no trace of it
     if has.within(was) and not was.everything:
         if context.is_sound and solved and _only_failing_dropped(was, has, context):
@@ -354,9 +356,10 @@ def _solved(line: Line, context: Context) -> SolutionSet:
 
 
 def _generic_points(names: tuple[str, ...]) -> Any:
-    """Yield values for letters that are neither 0 nor 1 and differ, positive ones first."""
+    """Yield positive values for letters that differ and are not 1, each letter the largest in turn."""
     for shift in range(_SPECIAL_CASES):
-        yield {name: fmpq(2 + 3 * n + 2 * shift, 1) for n, name in enumerate(names)}
+        turned = names[shift % max(len(names), 1) :] + names[: shift % max(len(names), 1)]
+        yield {name: fmpq((2 + shift) * 4**n + n, 1) for n, name in enumerate(turned)}
 
 
 def _with_numbers(line: Line, point: dict[str, fmpq]) -> Line:

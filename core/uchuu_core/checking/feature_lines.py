@@ -7,13 +7,14 @@ from uchuu_core.checking.domain_lines import judged_domain, stated_set
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import INFINITY, MINUS_INFINITY, Features, features_of
-from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solutions import SolutionSet, complement
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
+    Builder,
     Coordinates,
     Either,
     Feature,
@@ -22,7 +23,14 @@ from uchuu_core.tree.nodes import (
     Relation,
     Signed,
     Symbol,
+    Union,
+    ValueSet,
 )
+from uchuu_core.tree.paths import letters
+
+class _WrongLetter(NotRational):
+    """A vertical line is written as y = …, or a horizontal one as x = …"""
+
 
 Point = tuple[Algebraic, Algebraic]
 
@@ -34,10 +42,10 @@ def judged_feature(line: Feature, context: Context) -> Judgement:
         NotRational: the given is no rational function of the letter, or the line is of another kind.
     """
     features = features_of(without_brackets(context.given), context.unknown)
-    label = line.label.removesuffix("s")
+    label = line.label if line.label == "asymptotes" else line.label.removesuffix("s")
     if label == "domain":
         return _judged_domain(line, context)
-    right = {
+    judges = {
         "hole": _holes,
         "vertical asymptote": _vertical,
         "horizontal asymptote": _horizontal,
@@ -46,8 +54,16 @@ def judged_feature(line: Feature, context: Context) -> Judgement:
         "y-intercept": _y_intercept,
         "end left": _end,
         "end right": _end,
+        "end behavior": _end,
         "range": _range,
-    }[label](line, features, context)
+        "asymptotes": _asymptotes,
+        "point": _on_graph,
+        "shift": _shift,
+    }
+    try:
+        right = judges[label](line, features, context)
+    except _WrongLetter:
+        right = False
     return Judgement("ok", "exact") if right else Judgement("wrong", "refuted")
 
 
@@ -63,7 +79,9 @@ def _set_line(line: Feature) -> Line:
     Raises:
         NotRational: they are no such line.
     """
-    if len(line.items) == 1 and isinstance(line.items[0], (Relation, AllExcept, Outcome)):
+    if len(line.items) == 1 and isinstance(
+        line.items[0], (Relation, AllExcept, Outcome, Union, Builder, ValueSet)
+    ):
         return line.items[0]
     if line.items and all(isinstance(item, Relation) for item in line.items):
         return Either(line.items)  # type: ignore[arg-type]
@@ -108,6 +126,8 @@ def lines_at(line: Feature, letter: str, sign: str = "=") -> set[Algebraic]:
         match item:
             case Relation(Symbol(name), written, value) if name == letter and written == sign:
                 found.add(number_of(value))
+            case Relation(Symbol(), "=", _) if sign == "=":
+                raise _WrongLetter
             case Relation() | Coordinates() | Outcome():
                 raise NotRational
             case _ if sign == "=":
@@ -117,7 +137,9 @@ def lines_at(line: Feature, letter: str, sign: str = "=") -> set[Algebraic]:
     return found
 
 
-def _holes(line: Feature, features: Features, _context: Context) -> bool:
+def _holes(line: Feature, features: Features, context: Context) -> bool:
+    if line.items and not any(isinstance(item, Coordinates) for item in line.items):
+        return lines_at(line, context.unknown) == {x for x, _ in features.holes}
     if any(y is None for _, y in features.holes):
         raise NotRational
     return _points(line) == {(x, Algebraic.of(y)) for x, y in features.holes if y is not None}
@@ -181,6 +203,8 @@ def _y_intercept(line: Feature, features: Features, _context: Context) -> bool:
 
 
 def _end(line: Feature, features: Features, _context: Context) -> bool:
+    if line.label == "end behavior" and features.left != features.right:
+        return False
     end = features.left if line.label == "end left" else features.right
     if len(line.items) != 1:
         return False
@@ -189,6 +213,59 @@ def _end(line: Feature, features: Features, _context: Context) -> bool:
     if stated is not None or isinstance(end, str):
         return stated == end
     return lines_at(line, "y") == {Algebraic.of(end)}
+
+
+def _asymptotes(line: Feature, features: Features, context: Context) -> bool:
+    """All asymptotes under one label: lines x = … and lines y = …"""
+    upright = tuple(
+        i for i in line.items if isinstance(i, Relation) and i.left == Symbol(context.unknown)
+    )
+    others = tuple(item for item in line.items if item not in upright)
+    judge = _oblique if features.is_oblique else _horizontal
+    return _vertical(Feature("vertical asymptotes", upright), features, context) and judge(
+        Feature("oblique asymptote", others), features, context
+    )
+
+
+def _on_graph(line: Feature, features: Features, context: Context) -> bool:
+    """Whether every point lies on the graph."""
+    for x, y in _points(line):
+        place = {context.unknown: x.rational, "y": y.rational}
+        if None in place.values() or x in features.excluded:
+            return False
+        whole = Relation(Symbol("y"), "=", without_brackets(context.given))
+        try:
+            if value_at(whole.right, place) != place["y"]:  # type: ignore[arg-type]
+                return False
+        except Undefined:
+            return False
+    return bool(line.items)
+
+
+def _shift(line: Feature, features: Features, _context: Context) -> bool:
+    """Some or all of a, h, k of a/(x - h) + k."""
+    if features.shift is None:
+        return False
+    wanted = dict(zip("ahk", features.shift, strict=True))
+    for item in line.items:
+        assert isinstance(item, Relation) and isinstance(item.left, Symbol)
+        if number_of(item.right) != Algebraic.of(wanted[item.left.name]):
+            return False
+    return True
+
+
+def as_feature(line: Line, context: Context) -> Line:
+    """Return "a = 2, h = 8, k = 3" as a feature, anything else as it is."""
+    options = line.options if isinstance(line, Either) else (line,)
+    for option in options:
+        match option:
+            case Relation(Symbol("a" | "h" | "k" as name), "=", right) if (
+                name not in letters(context.given) and not letters(right)
+            ):
+                continue
+            case _:
+                return line
+    return Feature("shift", options)  # type: ignore[arg-type]
 
 
 def _infinity(item: object) -> str | None:

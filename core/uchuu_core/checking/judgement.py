@@ -30,6 +30,7 @@ class Judgement:
     ``is_aside``: a line that is judged by itself and is not the next state of the work: a
     candidate put into the given, or a remark on excluded values.
     ``says``: a sentence where the verdict itself gives the reason.
+    ``candidate``: the number that a check puts in.
     ``rejects``: candidates that the line leaves out because they fail in the given.
     """
 
@@ -43,6 +44,7 @@ class Judgement:
     is_aside: bool = False
     says: str | None = None
     rejects: list[Algebraic] = field(default_factory=list)
+    candidate: Algebraic | None = None
 
 
 def is_statement(line: Line) -> bool:

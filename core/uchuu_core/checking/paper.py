@@ -15,7 +15,7 @@ from uchuu_core.checking.entries import entry_of_line, readable_lines, shown_ent
 from uchuu_core.checking.equations import same_by_special_cases
 from uchuu_core.checking.follow_through import follow_through
 from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.checking.original import candidate_checks
+from uchuu_core.checking.original import candidate_checks, put_in
 from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.reasons import GENERAL, reason_for
 from uchuu_core.checking.right_line import right_feature, right_line
@@ -35,14 +35,15 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.solutions import SolutionSet
-from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, unmet_forms
+from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
+from uchuu_core.kernel.written import tree_of
 from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
-from uchuu_core.tree.nodes import Either, Feature, Line, Outcome, Relation
+from uchuu_core.tree.nodes import Either, Feature, Line, Number, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
 _STOPS = {
@@ -87,7 +88,7 @@ def check(problem: Problem) -> dict[str, Any]:
         explains = (problem.explains or number < len(steps)) and monotonic() < until
         is_explained = is_explained and (explains or monotonic() < until)
         if judgement.verdict in ("wrong", "loses"):
-            named = _named_error(before, line, judgement, context) if explains else None
+            named = _named_error(step, context) if explains else None
             record["error"] = named and _as_dict(named, problem.own)
             if explains and not isinstance(line, Feature) and (not named or named.id in _PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
@@ -96,7 +97,7 @@ def check(problem: Problem) -> dict[str, Any]:
         elif judgement.verdict in ("ok", "may-add") and not judgement.is_aside:
             if explains and not judgement.says:
                 _explain(record, before, line, context)
-            parts = unmet_parts(line, problem.task, problem.form, context.unknown)
+            parts = _unmet_parts(line, context)
             unmet = tuple(dict.fromkeys(item.form for item in parts))
             is_open = not (isinstance(line, Either) and _holds_always(line, context))
             if is_last and step.is_sound and is_open and unmet and judgement.verdict == "ok":
@@ -107,7 +108,7 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["error"] = _as_dict(_worded(stop, None, None, [], ()), ())
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
-    states = [s for s in steps if isinstance(s, Step) and not s.judgement.is_aside]
+    states = [s for s in steps if isinstance(s, Step) and s.is_state]
     answer = (states[-1].state or states[-1].line) if states else None
     return {
         "lines": records,
@@ -124,6 +125,12 @@ def _changes(before: Line, line: Line) -> list[str]:
     """Return what is new on the line: certain, where no error of thinking explains it."""
     found = changed_parts(without_brackets(before), without_brackets(line))
     return list(dict.fromkeys(plain(part) for part in found))
+
+
+def _unmet_parts(line: Line, context: Context) -> list[Unmet]:
+    problem = context.problem
+    is_complex = context.numbers.is_complex
+    return unmet_parts(line, problem.task, problem.form, context.unknown, is_complex=is_complex)
 
 
 def _holds_always(line: Line, context: Context) -> bool:
@@ -167,7 +174,8 @@ def _explain(record: dict[str, Any], before: Line, line: Line, context: Context)
     reason = None
     if task not in ("solve", "evaluate"):
         reason = reason_by_method(context.posed, before, line, task)
-    if reason is None and not isinstance(line, Feature):
+    says_domain = task == "domain" and states_domain(line)
+    if reason is None and not isinstance(line, Feature) and not says_domain:
         reason = reason_for(before, line, context.ring)
     if task == "solve" and (reason is None or reason.law in GENERAL):
         reason = reason_by_method(context.posed, before, line, task) or reason
@@ -211,8 +219,8 @@ def _excluded_but_kept(line: Line, original: SolutionSet) -> list[str]:
 
 def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict[str, Any]:
     """Return the contract's ``answer``: the last line against the given alone."""
-    task, form = context.problem.task, context.problem.form
-    unmet = unmet_forms(line, task, form, context.unknown) if line is not None else (ALONE,)
+    task = context.problem.task
+    unmet = _unmet_parts(line, context) if line is not None else []
     record: dict[str, Any] = {"right": False, "finished": not unmet, "missing": [], "extra": []}
     if line is None:
         return record | {"finished": False}
@@ -223,7 +231,7 @@ def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict
     if not context.is_equation:
         return record | {"right": same_end(context.given, line, context) is True}
     has, original = solutions_or_none(line, context), context.original
-    if original is None and len(letters(context.given)) > 1:
+    if (has is None or original is None) and len(letters(context.given)) > 1:
         return record | {"right": same_by_special_cases(context.given, line, context) is True}
     if has is None or original is None:
         return record
@@ -254,11 +262,10 @@ def _checks(
 # the error behind a wrong line
 
 
-def _named_error(
-    before: Line, line: Line, judgement: Judgement, context: Context
-) -> LineError | None:
+def _named_error(step: Step, context: Context) -> LineError | None:
+    before, line, judgement = step.before, step.line, step.judgement
     if judgement.is_aside:
-        return None
+        return _error_beside(step, context)
     counter = counter_text(judgement.counter, line)
     state = state_error(before, line, judgement, context)
     task, unknown, own = context.problem.task, context.unknown, context.problem.own
@@ -274,6 +281,37 @@ def _named_error(
     instead = right_line(before, found[0], task, unknown)
     also = [item.error for item in found[1:4] if item.error != found[0].error]
     return _worded(found[0].error, instead, counter, also, own)
+
+
+def _error_beside(step: Step, context: Context) -> LineError | None:
+    """Name the error of side work (left turned into right), or of a check in a miscopied equation."""
+    line, candidate = step.line, step.judgement.candidate
+    if not isinstance(line, Relation) or line.sign != "=":
+        return None
+    own, is_check = context.problem.own, step.role == "check"
+    before: Line = line.left
+    after: Line = line.right
+    if is_check:
+        written_out = candidate and tree_of(candidate)
+        if written_out is None or not isinstance(context.given, Relation):
+            return None
+        left, right = (
+            put_in(side, context.unknown, written_out)  # type: ignore[arg-type]
+            for side in (context.given.left, context.given.right)
+        )
+        before, after = Relation(left, "=", right), line
+    counter = counter_text(step.judgement.counter, line)
+    if is_check:
+        changed = changed_parts(without_brackets(before), without_brackets(after))
+        key = copying.NUMBER_CHANGED.key
+        if len(changed) != 1 or not isinstance(changed[0], Number):
+            found = [e for e in errors_that_reproduce(before, after, ()) if e.error in _PEN]
+            if not found:
+                return None
+            key = found[0].error
+        return _worded(key, before, counter, [], own)
+    named = errors_that_reproduce(before, after, moves_of(own))
+    return _worded(named[0].error, None, counter, [], own) if named else None
 
 
 def _worded(

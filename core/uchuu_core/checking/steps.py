@@ -8,6 +8,7 @@ from uchuu_core.checking.asides import Checks, side_line
 from uchuu_core.checking.branches import Branches
 from uchuu_core.checking.context import Context, with_unknown
 from uchuu_core.checking.entries import Entry, entry_of_line
+from uchuu_core.checking.feature_lines import as_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.line import judged, end_of
 from uchuu_core.checking.named_numbers import named_numbers
@@ -44,6 +45,11 @@ class Step:
     is_sound: bool = True
     entry: Entry | None = None
 
+    @property
+    def is_state(self) -> bool:
+        """Whether the work goes on from this line: no aside, or one that rejected a candidate."""
+        return not self.judgement.is_aside or bool(self.judgement.rejects)
+
 
 def judged_steps(
     lines: Sequence[Entry | Line | Failure], context: Context, *, is_work: bool = False
@@ -71,6 +77,8 @@ class _Walk:
         self.context = context
         self.is_work = is_work
         self.state = context.given
+        self.whole = context.given
+        """The state with all cases that were written one under the other."""
         self.good = context.given
         """The last line that held."""
         self.is_sound = True
@@ -91,24 +99,24 @@ class _Walk:
         elif entry.rejects:
             self.checks.reject(entry.rejects)
         assert decisive is not None
-        decisive.state, decisive.entry = self.state, entry
+        decisive.state, decisive.entry = self.whole, entry
         decisive.is_sound = was_sound or self.is_sound
         decisive.before = before if len(entry.lines) < 2 else decisive.before
         return decisive
 
     def end(self) -> None:
         """Settle what only the whole work decides: checks that failed as they should."""
-        self.checks.settle(solutions_or_none(self.state, self.context))
+        self.checks.settle(solutions_or_none(self.whole, self.context))
 
     def _words(self, entry: Entry) -> Step:
         aside = Judgement("ok", is_aside=True)
         if entry.told.operation:
             return Step(self.state, self.state, aside, "operation")
         if self.context.is_equation and (entry.rejects or entry.told.rejects_all):
-            rest = without_rejected(self.state, entry, self.checks.failed, self.context)
+            rest = without_rejected(self.whole, entry, self.checks.failed, self.context)
             if rest is not None:
                 self.checks.reject(entry.rejects)
-                judgement = self._judged(self.state, rest)
+                judgement = self._judged(self.whole, rest)
                 self._move(rest, judgement)
                 judgement.is_aside = judgement.verdict == "ok"
                 return Step(self.state, rest, judgement, "remark")
@@ -125,6 +133,8 @@ class _Walk:
                 return Step(before, line, defined, "side")
             if self.substitution:
                 line = self.substitution.put_back(before, line)
+        if context.problem.task == "study":
+            line = as_feature(line, context)
         judgement = self._judged(before, line)
         if judgement.is_aside or isinstance(line, Feature):
             return Step(before, line, judgement, "side" if judgement.is_aside else "chain")
@@ -139,15 +149,13 @@ class _Walk:
         if judgement.verdict in ("wrong", "loses"):
             opened = self.branches.open_or_next(before, line, judgement, is_sound=self.is_sound)
             if opened is not None:
-                self._move(
-                    self.branches.merged(line, opened), opened, is_back=not self.branches.is_open
-                )
+                self._move(line, opened, is_back=not self.branches.is_open)
                 return Step(before, line, opened)
             if not self.is_sound and self._is_back(before, line, judgement):
                 judgement = self._judged(self.good, line, is_sound=True)
                 self._move(line, judgement, is_back=True)
                 return Step(before, line, judgement, is_back=True)
-        self._move(self.branches.merged(line, judgement), judgement)
+        self._move(line, judgement)
         return Step(before, line, judgement)
 
     def _beside(self, line: Line, judgement: Judgement, entry: Entry) -> Step | None:
@@ -182,6 +190,7 @@ class _Walk:
 
     def _move(self, line: Line, judgement: Judgement, *, is_back: bool = False) -> None:
         self.state = line
+        self.whole = self.branches.merged(line, judgement)
         if judgement.verdict in ("wrong", "loses"):
             self.is_sound = False
         elif judgement.verdict in HOLDS and (self.is_sound or is_back):
@@ -204,7 +213,7 @@ def last_step(steps: list[Step | Failure]) -> int:
         step = steps[number - 1]
         if isinstance(step, Failure):
             return 0
-        if not step.judgement.is_aside:
+        if step.is_state:
             return number
     return 0
 

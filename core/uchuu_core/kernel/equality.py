@@ -60,7 +60,9 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
     """
     names = letters_of(left, right, is_complex=numbers.is_complex)
     if holds_sign_to_a_letter(left) or holds_sign_to_a_letter(right):
-        return _by_parity(left, right, numbers)
+        pairs = list(zip(by_parity(left, right), by_parity(right, left), strict=True))
+        if not any(holds_sign_to_a_letter(side) for pair in pairs for side in pair):
+            return _by_parity(pairs, numbers)
     if not numbers.is_complex:
         try:
             algebra = ring(names)
@@ -142,14 +144,11 @@ def difference(left: Expr, right: Expr) -> Expr:
     return Sum((Term("+", left), Term("-", right)))
 
 
-def _by_parity(left: Expr, right: Expr, numbers: Numbers) -> Agreement:
+def _by_parity(pairs: list[tuple[Expr, Expr]], numbers: Numbers) -> Agreement:
     """Compare for even and for odd exponents: a negative base allows whole exponents only."""
-    found = [
-        agreement(one, other, numbers)
-        for one, other in zip(by_parity(left, right), by_parity(right, left), strict=True)
-    ]
-    worst = [item for item in found if item.verdict != "equal"]
-    return next((item for item in worst if item.verdict == "different"), worst[0] if worst else found[0])
+    found = [agreement(one, other, numbers) for one, other in pairs]
+    order = ("different", "undecided", "equal")
+    return min(found, key=lambda item: order.index(item.verdict))
 
 
 # numbers

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from math import gcd
 
+from uchuu_core.kernel.finished_complex import not_a_plus_bi
 from uchuu_core.kernel.finished_roots import (
     NEGATIVE_EXPONENT,
     RATIONALISED,
@@ -50,6 +51,7 @@ LIKE_TERMS = "like terms collected"
 WORKED_OUT = "worked out"
 EXPANDED = "expanded"
 ALONE = "unknown alone"
+A_PLUS_BI = "a + bi"
 FACTORED = "factored"
 SINGLE_FRACTION = "single fraction"
 MIXED_NUMBER = "mixed number"
@@ -64,7 +66,12 @@ class Unmet:
 
 
 def unmet_forms(
-    line: Line, task: str, forms: tuple[str, ...] = (), unknown: str = ""
+    line: Line,
+    task: str,
+    forms: tuple[str, ...] = (),
+    unknown: str = "",
+    *,
+    is_complex: bool = False,
 ) -> tuple[str, ...]:
     """Return the names of the forms that *line* does not meet, in the order in which to mend them.
 
@@ -73,15 +80,32 @@ def unmet_forms(
         task: The contract's task.
         forms: Forms that the problem asks for besides those of the task.
         unknown: The letter to solve for.
+        is_complex: Whether i is the imaginary unit: values are then brought to a + bi.
     """
-    return tuple(dict.fromkeys(item.form for item in unmet(line, task, forms, unknown)))
+    found = unmet(line, task, forms, unknown, is_complex=is_complex)
+    return tuple(dict.fromkeys(item.form for item in found))
 
 
-def unmet(line: Line, task: str, forms: tuple[str, ...] = (), unknown: str = "") -> list[Unmet]:
+def unmet(
+    line: Line,
+    task: str,
+    forms: tuple[str, ...] = (),
+    unknown: str = "",
+    *,
+    is_complex: bool = False,
+) -> list[Unmet]:
     """Return the same as ``unmet_forms`` with the place of each."""
     if task in ("domain", "study"):
         return []
-    return list(_unmet(line, task, forms, unknown))
+    found = list(_unmet(line, task, forms, unknown))
+    end = line.sides[-1] if isinstance(line, Chain) else line
+    end = end.right if isinstance(end, Relation) else end
+    if is_complex and not isinstance(end, _NO_VALUES) and letters(end) <= {"i", unknown}:
+        found += [Unmet(A_PLUS_BI, part) for part in not_a_plus_bi(end)]
+    return found
+
+
+_NO_VALUES = (Either, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)
 
 
 def _unmet(line: Line, task: str, forms: tuple[str, ...], unknown: str) -> Iterator[Unmet]:

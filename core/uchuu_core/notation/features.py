@@ -4,39 +4,31 @@ import re
 from collections.abc import Callable
 from typing import Any
 
-from uchuu_core.failures import Unreadable
-from uchuu_core.tree.nodes import Coordinates, Either, Feature, Line, Outcome, Signed, Symbol
-
-LABELS = {
-    "domain": "domain",
-    "range": "range",
-    "hole": "hole",
-    "holes": "holes",
-    "vertical asymptote": "vertical asymptote",
-    "vertical asymptotes": "vertical asymptotes",
-    "horizontal asymptote": "horizontal asymptote",
-    "oblique asymptote": "oblique asymptote",
-    "slant asymptote": "oblique asymptote",
-    "x-intercept": "x-intercept",
-    "x-intercepts": "x-intercepts",
-    "y-intercept": "y-intercept",
-    "end left": "end left",
-    "end right": "end right",
-}
-"""What may stand before the colon, and how it is written."""
-_LABEL = re.compile(
-    r"\s*(?:\\text\{)?\s*("
-    + "|".join(re.escape(label) for label in sorted(LABELS, key=len, reverse=True))
-    + r")\s*:\s*(?:\})?",
-    re.IGNORECASE,
+from uchuu_core.failures import Failure, Unreadable
+from uchuu_core.notation.feature_labels import labelled
+from uchuu_core.tree.nodes import (
+    AllExcept,
+    Builder,
+    Coordinates,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    Signed,
+    Symbol,
+    Union,
+    ValueSet,
 )
+
 _NONE = re.compile(r"\s*(?:\\text\{)?\s*none\s*\}?\s*$", re.IGNORECASE)
-_BRACKETS = {"(": 1, ")": -1, "{": 1, "}": -1}
+_BRACKETS = {"(": 1, ")": -1, "{": 1, "}": -1, "[": 1, "]": -1}
+_NO_SETS = (Outcome("no solution"), Outcome("prime"))
+_SETS = (Union, Builder, AllExcept, Outcome, ValueSet)
 
 
 def starts_with_label(text: str) -> bool:
     """Return whether *text* begins with the label of a feature."""
-    return _LABEL.match(text) is not None
+    return labelled(text) is not None
 
 
 def read_feature(text: str, read: Callable[[str], Line]) -> Feature | None:
@@ -47,17 +39,29 @@ def read_feature(text: str, read: Callable[[str], Line]) -> Feature | None:
     Raises:
         Unreadable: the label is there and what follows cannot be read.
     """
-    found = _LABEL.match(text)
+    found = labelled(text)
     if found is None:
         return None
-    label = LABELS[found.group(1).lower()]
-    rest = text[found.end() :]
+    label, rest, at = found
     if _NONE.match(rest):
         return Feature(label, ())
+    if label in ("domain", "range"):
+        whole = _whole_set(rest, read)
+        if whole is not None:
+            return Feature(label, (whole,))
     items: list[Any] = []
     for start, piece in _pieces(rest):
-        items += _items(piece, found.end() + start, read)
+        items += _items(piece, at + start, read)
     return Feature(label, tuple(items))
+
+
+def _whole_set(text: str, read: Callable[[str], Line]) -> Any:
+    """Return a domain or range that is written as one set, None when it is no such."""
+    try:
+        line = read(text)
+    except Failure:
+        return None
+    return line if isinstance(line, _SETS) and line not in _NO_SETS else None
 
 
 def _pieces(text: str) -> list[tuple[int, str]]:
@@ -89,6 +93,8 @@ def _items(piece: str, at: int, read: Callable[[str], Line]) -> list[Any]:
     line = _part(piece, at, read)
     if isinstance(line, Either):
         return list(line.options)
+    if isinstance(line, ValueSet):
+        return list(line.members)
     if isinstance(line, Outcome) and line.says != "all real numbers":
         raise Unreadable("A feature is a value, a point, or “none”.", at)
     return [line]

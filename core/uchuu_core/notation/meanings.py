@@ -3,6 +3,7 @@
 from uchuu_core.notation.tokens import Piece
 
 _SPLITS = {"EQUALS", "RELATION", "OR", "COMMA"}
+_TURNS = ("=", "!=", "≠", r"\ne", r"\neq")
 _BEFORE_A_SET = {"", "EQUALS", "IN", "ALL_BUT", "UNION", "OR", "COMMA", "OPEN"}
 _AFTER_A_SET = {"", "UNION", "OR", "COMMA", "CLOSE", "CLOSE_SET", "RELATION", "EQUALS"}
 
@@ -34,20 +35,31 @@ def _plus_minus(found: list[Piece], unknown: str | None) -> list[Piece]:
     letters = [{p.text for p in group if p.type == "NAME"} for group in groups]
     unknown = unknown if any(unknown in names for names in letters) else _guessed(groups, letters)
     settled: list[Piece] = []
+    is_both = False
     for n, group in enumerate(groups):
-        faces = any(
-            0 <= m < len(groups)
-            and unknown in letters[m]
-            and groups[(n + m) // 2][0].type == "EQUALS"
-            for m in (n - 2, n + 2)
-        )
-        is_both = faces and unknown not in letters[n]
+        if n % 2 == 0:
+            joints = [groups[m][0] for m in (n - 1, n + 1) if 0 < m < len(groups)]
+            is_listed = bool(joints) and all(j.type in ("OR", "COMMA") for j in joints)
+            if not (is_listed and n):  # a value that goes on a list is as the one before
+                is_both = _faces(groups, letters, n, unknown)
         for piece in group:
             if piece.text == "+-" and not is_both:
                 settled += [Piece("PLUS", "+", piece.at), Piece("MINUS", "-", piece.at + 1)]
             else:
                 settled.append(piece)
     return settled
+
+
+def _faces(
+    groups: list[list[Piece]], letters: list[set[str]], n: int, unknown: str | None
+) -> bool:
+    """Whether the unknown (a letter that side n has not) stands on the other side of its sign."""
+    for m in (n - 2, n + 2):
+        if not 0 <= m < len(groups) or groups[(n + m) // 2][0].text not in _TURNS:
+            continue
+        if unknown in letters[m] - letters[n] or (unknown is None and letters[m] - letters[n]):
+            return True
+    return False
 
 
 def _guessed(groups: list[list[Piece]], letters: list[set[str]]) -> str | None:

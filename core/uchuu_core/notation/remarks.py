@@ -27,7 +27,7 @@ _KEPT = re.compile(
   | (?:cannot|can['’]t|does\ not|doesn['’]t)\ (?:be\ )?factor(?:ed)?(?:\ over\ the\ integers|\ further)?
   | infinitely\ many\ solutions | infinity | or | and | in | union
   | sqrt | cbrt | root | abs | logs? | ln | let | (?:un)?defined
-    )\b | \b(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d])"""
+    )\b | (?<![^\W\d_])(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d√]|\ ?[^\W_]\b|\ *[(\d])"""
 )
 _FUNCTIONS = re.compile(r"(?i)(?:arc|a)?(?:sin|cos|tan|cot|sec|csc)h?|log|ln|lim|exp")
 _SHORT = frozenset("so no ok es na is if as by to we it at of on do be an my go re ie eg ex".split())

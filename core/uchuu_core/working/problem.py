@@ -44,7 +44,7 @@ def work(problem: Problem) -> dict[str, Any]:
     end = lines[-1].moment.line if lines else given
     record: dict[str, Any] = {
         "task": problem.task,
-        "reads": {"text": plain(given), **shown(given)},
+        "reads": _reads(problem),
         "method": method.key,
         "methods": [m.key for m in applicable(posed, problem.task)],
         "lines": [_line_record(line) for line in lines],
@@ -129,3 +129,9 @@ def excluded_of(context: Context) -> list[str]:
     except (NotRational, Undefined):
         return []
     return [number_text(value) for value in excluded_points(domain.excluded, context.unknown)]
+
+
+def _reads(problem: Problem) -> dict[str, Any]:
+    """Return the given as it is written, a named function with its name."""
+    given = problem.read(problem.given)
+    return {"text": plain(given), **shown(given)}

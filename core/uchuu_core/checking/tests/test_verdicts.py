@@ -22,7 +22,7 @@ FALSE_ONCE: list[tuple[str, str, list[str], list[str], dict[str, Any]]] = [
     ("solve", "x^2+x-2=0", ["D=10"], ["wrong"], {}),
     ("simplify", "sqrt(x^(2n))", ["x^n"], ["wrong"], {}),
     ("simplify", "sqrt(-x^2-1)", ["no real value"], ["unproved"], {}),
-    ("solve", "sqrt(x^2)=x", ["x^2=x^2"], ["unproved"], {}),
+    ("solve", "sqrt(x^2)=x", ["x^2=x^2"], ["may-add"], {}),
 ]
 """Papers that got a false verdict before; what cannot be known is undecided."""
 
