@@ -22,7 +22,18 @@ from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.written import number_text
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Chain, Either, Expr, Line, Number, Product, Relation, Signed, Sum, Symbol
+from uchuu_core.tree.nodes import (
+    Chain,
+    Either,
+    Expr,
+    Line,
+    Number,
+    Product,
+    Relation,
+    Signed,
+    Sum,
+    Symbol,
+)
 from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
@@ -79,18 +90,18 @@ class Checks:
                 check.judgement.says = f"The check of {said} fails as it should."
                 check.judgement.counter = None
 
-    def judged(self, before: Line, line: Line, entry: Entry) -> Judgement | None:
+    def judged(self, line: Line, entry: Entry) -> Judgement | None:
         """Return the verdict of a line that puts a candidate into the given; None if it does not."""
         given = self.context.given
         if letters(line) or not isinstance(given, Relation) or given.sign != "=":
             return None
         if letters(given) != {self.context.unknown}:
             return None
-        sides = line.sides if isinstance(line, Chain) else ()
+        sides: tuple[Expr, ...] = line.sides if isinstance(line, Chain) else ()
         if isinstance(line, Relation) and line.sign in ("=", "!="):
             sides = (line.left, line.right)
         elif not is_statement(line):
-            sides = (line,)
+            sides = (line,)  # type: ignore[assignment]
         if not sides:
             return None
         if not self.candidates and not entry.told.is_check:
@@ -105,7 +116,9 @@ class Checks:
         goes_on = bool(self.last) and all(
             any(_equal(mine, theirs) for theirs in self.last) for mine in (sides[0], sides[-1])
         )
-        goes_on = goes_on or (len(sides) == 1 and bool(self.last) and _equal(sides[0], self.last[0]))
+        goes_on = goes_on or (
+            len(sides) == 1 and bool(self.last) and _equal(sides[0], self.last[0])
+        )
         if not matched and not goes_on and not entry.told.is_check:
             return None
         if len(sides) == 1:

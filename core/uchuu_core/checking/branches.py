@@ -7,7 +7,6 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.tree.nodes import Either, Line, Relation
 
-
 ONE_CASE = "One of the cases."
 
 

@@ -137,7 +137,9 @@ def function_of(given: Line) -> tuple[Line, str | None]:
             return right, None
         case Relation(left, "=", Symbol(name)) if name == "y" and name not in letters(left):
             return left, None
-        case Relation(Product((Symbol(name), argument), _), "=", right) if name not in letters(right):
+        case Relation(Product((Symbol(name), argument), _), "=", right) if name not in letters(
+            right
+        ):
             inner = without_brackets(argument)
             return right, inner.name if isinstance(inner, Symbol) else None
         case Relation(left, "=", right):

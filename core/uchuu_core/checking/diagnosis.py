@@ -40,6 +40,7 @@ from uchuu_core.tree.nodes import (
     Coordinates,
     Either,
     Feature,
+    Interval,
     Line,
     Outcome,
     Quotient,
@@ -113,7 +114,10 @@ class Target:
                 return _branch_prints(line, seed)
         if isinstance(line, Either):
             return _branch_prints(line, seed)
-        if isinstance(line, (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)):
+        if isinstance(
+            line,
+            (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates, Interval, Union, Builder),
+        ):
             raise NoPrint
         try:
             return (print_of(line, seed),)

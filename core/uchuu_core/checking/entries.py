@@ -11,7 +11,6 @@ from uchuu_core.notation.remarks import Written, written
 from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.paths import letters
 
-
 NO_SIDES = {"left": "", "sign": "", "right": ""}
 
 

@@ -132,8 +132,10 @@ def compared(
     if was.has_opaque or has.has_opaque:
         raise NotRational
     adds, drops = has.beyond(was), was.beyond(has)
-    if was.within(has) and not has.everything and (
-        _is_legal_gain(was, has, solved, context) or _is_done_to_both(before, line, context)
+    if (
+        was.within(has)
+        and not has.everything
+        and (_is_legal_gain(was, has, solved, context) or _is_done_to_both(before, line, context))
     ):
         texts = sorted(described(point, unknown) for point in adds)
         return Judgement("may-add", adds=texts, conditions=_dropped_conditions(was, has))
@@ -194,12 +196,18 @@ def _is_done_to_both(before: Line, line: Line, context: Context) -> bool:
                 for a, b in pairs
             ):
                 return True
-        across = [build.product((x, y)) for x, y in ((before.left, line.right), (before.right, line.left))]
-        if context.unknown not in letters(line) or agreement(*across, context.numbers).verdict != "equal":
+        one, other = (
+            build.product(pair) for pair in ((before.left, line.right), (before.right, line.left))
+        )
+        if context.unknown not in letters(line):
+            return False
+        if agreement(one, other, context.numbers).verdict != "equal":
             return False
         factor = context.ring.function(line.left).over(context.ring.function(before.left))
-        return factor is not None and factor.constant() is None and (
-            context.ring.lowest(factor).denominator.is_constant()
+        return (
+            factor is not None
+            and factor.constant() is None
+            and (context.ring.lowest(factor).denominator.is_constant())
         )
     except (NotRational, Undefined, Failure):
         return False

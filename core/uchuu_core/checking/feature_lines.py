@@ -28,6 +28,7 @@ from uchuu_core.tree.nodes import (
 )
 from uchuu_core.tree.paths import letters
 
+
 class _WrongLetter(NotRational):
     """A vertical line is written as y = …, or a horizontal one as x = …"""
 
@@ -235,7 +236,7 @@ def _on_graph(line: Feature, features: Features, context: Context) -> bool:
             return False
         whole = Relation(Symbol("y"), "=", without_brackets(context.given))
         try:
-            if value_at(whole.right, place) != place["y"]:  # type: ignore[arg-type]
+            if value_at(whole.right, place) != place["y"]:
                 return False
         except Undefined:
             return False
@@ -259,9 +260,9 @@ def as_feature(line: Line, context: Context) -> Line:
     options = line.options if isinstance(line, Either) else (line,)
     for option in options:
         match option:
-            case Relation(Symbol("a" | "h" | "k" as name), "=", right) if (
-                name not in letters(context.given) and not letters(right)
-            ):
+            case Relation(Symbol("a" | "h" | "k" as name), "=", right) if name not in letters(
+                context.given
+            ) and not letters(right):
                 continue
             case _:
                 return line

@@ -34,10 +34,10 @@ from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.equality import Counter
-from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
+from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import tree_of
 from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain

@@ -10,7 +10,7 @@ from uchuu_core.checking.context import Context, with_unknown
 from uchuu_core.checking.entries import Entry, entry_of_line
 from uchuu_core.checking.feature_lines import as_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.checking.line import judged, end_of
+from uchuu_core.checking.line import end_of, judged
 from uchuu_core.checking.named_numbers import named_numbers
 from uchuu_core.checking.rejections import without_rejected
 from uchuu_core.checking.substitution import Substitution
@@ -143,7 +143,7 @@ class _Walk:
             return Step(before, line, judgement)
         is_explicit = entry.told.is_check
         if judgement.verdict not in HOLDS or (is_explicit and context.is_equation):
-            step = self._beside(line, judgement, entry)
+            step = self._beside(line, entry)
             if step is not None:
                 return step
         if judgement.verdict in ("wrong", "loses"):
@@ -158,11 +158,11 @@ class _Walk:
         self._move(line, judgement)
         return Step(before, line, judgement)
 
-    def _beside(self, line: Line, judgement: Judgement, entry: Entry) -> Step | None:
+    def _beside(self, line: Line, entry: Entry) -> Step | None:
         """Return the line as a check or as side work, None when it is neither."""
         context, before = self.context, self.state
         if context.is_equation:
-            found = self.checks.judged(before, line, entry)
+            found = self.checks.judged(line, entry)
             if found is not None:
                 return Step(before, line, found, "check")
             if _is_operation(line, before, entry, context):
@@ -204,7 +204,9 @@ def _is_operation(line: Line, before: Line, entry: Entry, context: Context) -> b
     if is_statement(line) or letters(line) or not is_statement(before):
         return False
     text = entry.text.strip()
-    return text[:1] in ("-", "−", "–") and ALONE in unmet_forms(before, "solve", (), context.unknown)
+    return text[:1] in ("-", "−", "–") and ALONE in unmet_forms(
+        before, "solve", (), context.unknown
+    )
 
 
 def last_step(steps: list[Step | Failure]) -> int:

@@ -6,8 +6,8 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
+from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.own_errors import moves_of, wording_of

@@ -9,7 +9,18 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Factor, Ring, polynomial_text
 from uchuu_core.kernel.solutions import Requirement
 from uchuu_core.notation import plain
-from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Root
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Bracket,
+    Expr,
+    Line,
+    Number,
+    Power,
+    Product,
+    Quotient,
+    Root,
+    Sum,
+)
 from uchuu_core.tree.paths import letters, parts
 
 
@@ -82,8 +93,30 @@ def _not_zero(node: Expr, ring: Ring, excluded: set[Factor], required: set[Requi
     try:
         excluded.update(ring.factors(ring.function(node).numerator))
     except NotRational:
-        if letters(node):
+        if letters(node) - {"i"} and not _is_positive(node):
             required.add(Requirement(0, frozenset(), f"{plain(node)} != 0"))
+
+
+def _is_positive(node: Expr) -> bool:
+    """Whether *node* is seen to be positive wherever it has a value: 2^n, √x + 2."""
+    match node:
+        case Number() as number:
+            return number.value > 0
+        case Power(Number() as base, _):
+            return base.value > 0
+        case Bracket(body):
+            return _is_positive(body)
+        case Product(factors, _):
+            return all(_is_positive(factor) for factor in factors)
+        case Sum(terms):
+            parts_of = [t.body for t in terms]
+            return (
+                all(t.sign == "+" for t in terms)
+                and all(_is_positive(p) or isinstance(p, (Root, Absolute)) for p in parts_of)
+                and any(_is_positive(p) for p in parts_of)
+            )
+        case _:
+            return False
 
 
 def _not_negative(node: Expr, ring: Ring, numbers: Numbers, required: set[Requirement]) -> None:

@@ -12,8 +12,8 @@ from uchuu_core.kernel.exact import Exact, Place, Undecided, shown
 from uchuu_core.kernel.extension import Extension
 from uchuu_core.kernel.logarithms import log_value, point_of
 from uchuu_core.kernel.numbers import COMPLEX, REAL, Numbers
-from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
 from uchuu_core.kernel.parity import by_parity, holds_sign_to_a_letter
+from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
 from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.tree.nodes import Expr, Power, Quotient, Root, Sum, Term

@@ -22,13 +22,14 @@ from uchuu_core.kernel.powers import Multiplicative
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.tree.nodes import (
     AllExcept,
-    Builder,
     Bracket,
+    Builder,
     Chain,
     Coordinates,
     Either,
     Expr,
     Feature,
+    Interval,
     Line,
     Mixed,
     Number,
@@ -105,7 +106,10 @@ def unmet(
     return found
 
 
-_NO_VALUES = (Either, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)
+_NO_VALUES = (
+    Either, ValueSet, Outcome, AllExcept, Feature, Coordinates, Interval, Union, Builder,
+    Relation, Chain,
+)  # fmt: skip
 
 
 def _unmet(line: Line, task: str, forms: tuple[str, ...], unknown: str) -> Iterator[Unmet]:
@@ -119,7 +123,7 @@ def _unmet(line: Line, task: str, forms: tuple[str, ...], unknown: str) -> Itera
         case ValueSet(members):
             for member in members:
                 yield from _of_value(member, forms)
-        case Outcome() | AllExcept() | Feature() | Coordinates() | Union() | Builder():
+        case Outcome() | AllExcept() | Feature() | Coordinates() | Interval() | Union() | Builder():
             return
         case Relation(left, _, right) if task == "solve":
             yield from _of_solution(left, right, forms, unknown, line)

@@ -43,6 +43,7 @@ def _settled(node: Expr, parity: Parity) -> Expr:
         if is_odd is None:
             return part
         inner = part.base.body if isinstance(part.base, Bracket) else part.base
+        assert isinstance(inner, Signed)
         positive = Power(inner.body, part.exponent)
         return Bracket(Signed("-", positive)) if is_odd else positive
 

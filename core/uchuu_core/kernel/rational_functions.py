@@ -202,8 +202,10 @@ class Ring:
         terms = len(base)
         limits.require(
             terms == 1
-            or exponent <= limits.DEGREE
-            and comb(exponent + terms - 1, terms - 1) <= limits.EXPANDED_TERMS,
+            or (
+                exponent <= limits.DEGREE
+                and comb(exponent + terms - 1, terms - 1) <= limits.EXPANDED_TERMS
+            ),
             "This power is too large when it is multiplied out. Use a smaller exponent.",
         )
         if terms == 1:  # only its coefficient grows

@@ -2,12 +2,17 @@
 
 from uchuu_core.contract import Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, TooLarge
+from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.numbers import REAL, Numbers
+from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.methods.complex_numbers import COMPLEX
 from uchuu_core.methods.domain import DOMAIN
 from uchuu_core.methods.equations.methods import EQUATIONS
 from uchuu_core.methods.exponents import EXPONENTS
 from uchuu_core.methods.factoring_methods import FACTORING
+from uchuu_core.methods.letter_exponents import LETTER_EXPONENTS
 from uchuu_core.methods.method import Method, Posed, at_density
+from uchuu_core.methods.nested_roots import NESTED
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radical_methods import RADICALS
@@ -23,12 +28,16 @@ from uchuu_core.tree.nodes import (
     Feature,
     Line,
     Outcome,
+    Relation,
     Union,
     ValueSet,
 )
 
 METHODS: tuple[Method, ...] = (
+    COMPLEX,
     LEFT_TO_RIGHT,
+    *NESTED,
+    LETTER_EXPONENTS,
     *RADICALS,
     *EXPONENTS,
     EXPAND_AND_COLLECT,
@@ -40,7 +49,41 @@ METHODS: tuple[Method, ...] = (
 )
 
 
+FORMS_OF_WORK = ("rationalised", "positive exponents")
+"""Forms that worked lines always have, asked for or not."""
 _NO_PROBLEM = (Chain, Either, ValueSet, Outcome, AllExcept, Feature, Coordinates, Union, Builder)
+
+
+ALREADY_FINISHED = Method(
+    key="already-finished",
+    tasks=("simplify", "evaluate", "expand", "factor"),
+    refusal=lambda _posed: None,
+    why="Nothing is left to do.",
+    moments=lambda _posed: iter(()),
+)
+"""What "works" a problem that is finished as it stands: no lines."""
+_WHY_FINISHED: dict[Task, str] = {
+    "simplify": "no two terms are alike, nothing divides out, and no root or power is left to work out",
+    "evaluate": "it is one number in lowest terms",
+    "expand": "no bracket is left, and no two terms are alike",
+    "factor": "no factor can be taken apart any further",
+}
+
+
+def is_finished(posed: Posed, task: Task) -> bool:
+    """Return whether the given has the form that *task* asks for, as it stands."""
+    if task not in _WHY_FINISHED or isinstance(posed.given, (Relation, *_NO_PROBLEM)):
+        return False
+    try:
+        complex_too = posed.numbers.is_complex
+        return not unmet_forms(posed.given, task, FORMS_OF_WORK, is_complex=complex_too)
+    except (NotRational, Undefined):
+        return False
+
+
+def why_finished(task: Task) -> str:
+    """Return the sentence that says why nothing is left to do."""
+    return f"Nothing is left to do: {_WHY_FINISHED[task]}."
 
 
 def _refusal(method: Method, posed: Posed) -> str | None:
@@ -81,6 +124,8 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         because = "; ".join(dict.fromkeys(reasons))
         raise MethodDoesNotApply(f"{key} does not apply: {because}.")
     found = applicable(posed, task)
+    if not found and is_finished(posed, task):
+        return ALREADY_FINISHED
     if not found:
         refused = [_refusal(m, posed) for m in METHODS if task in m.tasks]
         because = _most_telling(refused) if refused else "no method serves this task yet"

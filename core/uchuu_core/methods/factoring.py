@@ -4,9 +4,9 @@ One route serves all schools; a school decides how a trinomial with a leading co
 apart. Which techniques the route used says which of the contract's methods apply.
 """
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import lru_cache
-from math import gcd, isqrt
+from math import gcd, isqrt, lcm
 from typing import Any
 
 from flint import fmpq, fmpq_mpoly
@@ -27,7 +27,7 @@ from uchuu_core.methods.written import (
     ring_of,
 )
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Power, Relation, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Power, Quotient, Relation, Sum, Term
 from uchuu_core.tree.paths import letters
 
 SCHOOLS = ("split-middle-and-group", "divide-and-reduce")
@@ -71,8 +71,10 @@ def route(given: Line, school: str) -> Route | str:
         value = algebra.function(given)  # type: ignore[arg-type]
     except (NotRational, Undefined):
         return "it holds roots, or letters below a bar or in an exponent"
-    if not value.denominator.is_constant() or any(c.q != 1 for c in value.numerator.coeffs()):
-        return "its coefficients are not whole numbers"
+    if not value.denominator.is_constant():
+        return "letters stand below a bar"
+    if any(c.q != 1 for c in value.numerator.coeffs()):
+        return _without_fractions(value.numerator, algebra, school)
     polynomial = value.numerator
     if polynomial.is_constant():
         return "it is a plain number"
@@ -96,10 +98,29 @@ def route(given: Line, school: str) -> Route | str:
         _take_out(state, found)
     while state.open:
         _next(state, found, school)
-    if not found.techniques:
+    if not found.techniques and len(polynomial) > 1:
         found.moments.append(
             Moment(Outcome("prime"), "prime", _why_prime(polynomial, algebra), KEY)
         )
+    return found
+
+
+def _without_fractions(polynomial: fmpq_mpoly, algebra: Ring, school: str) -> Route | str:
+    """Take one over the common denominator out, then factor what is left."""
+    below = lcm(*(int(c.q) for c in polynomial.coeffs()))
+    inner = polynomial_tree(polynomial * below, algebra)
+    rest = route(inner, school)
+    if isinstance(rest, str):
+        return rest
+    share = Quotient(build.ONE, Number(str(below)))
+    found = Route(techniques=set(rest.techniques))
+    says = f"Take 1/{below} out: whole numbers are left in the bracket."
+    found.moments.append(Moment(build.product((share, inner)), "common-factor", says))
+    for moment in rest.moments:
+        if not isinstance(moment.line, Outcome):
+            whole = build.product((share, *build.factors_of(moment.line)))  # type: ignore[arg-type]
+            moment = replace(moment, line=whole)
+        found.moments.append(moment)
     return found
 
 

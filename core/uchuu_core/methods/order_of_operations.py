@@ -30,7 +30,7 @@ from uchuu_core.tree.nodes import (
     Sum,
     Term,
 )
-from uchuu_core.tree.paths import Path, children, letters, rebuild, replace_at, walk
+from uchuu_core.tree.paths import Path, children, letters, parts, rebuild, replace_at, walk
 
 _RANKS = {"work-out-power": 0, "multiply-numbers": 1, "divide-numbers": 1, "add-numbers": 2}
 _LAWS = (arithmetic.POWER, arithmetic.DIVIDE, arithmetic.MULTIPLY, arithmetic.ADD)
@@ -298,6 +298,11 @@ def _refusal(posed: Posed) -> str | None:
         return "this is an equation; the order of operations works out expressions"
     if letters(line):
         return "the expression holds letters, so it has no single value"
+    if any(
+        isinstance(p, Power) and isinstance(p.base, Signed) and isinstance(p.exponent, Quotient)
+        for p in parts(line)
+    ):
+        return "a negative number has a fraction for its exponent"
     try:
         value_at(line, {})  # type: ignore[arg-type]
     except Undefined:

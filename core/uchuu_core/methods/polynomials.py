@@ -2,8 +2,11 @@
 
 from collections.abc import Iterator
 
+from uchuu_core import limits
 from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
+from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
 from uchuu_core.tree import build
@@ -63,6 +66,22 @@ def flattened(node: Expr) -> Expr:
     return rebuild(node, change)  # type: ignore[no-any-return]
 
 
+def _high_power(part: Line) -> Line:
+    """Write the fourth and higher powers of a sum out."""
+    match part:
+        case Power(Sum() as base, Number() as exponent) if exponent.is_whole and exponent.value > 3:
+            algebra = ring_of(base)
+            try:
+                found = algebra.function(part)
+            except (NotRational, Undefined):
+                return part
+            if len(found.numerator) > limits.WRITTEN_TERMS or not found.denominator.is_constant():
+                return part
+            return polynomial_tree(found.numerator, algebra)
+        case _:
+            return part
+
+
 def _power_as_product(part: Line) -> Line:
     match part:
         case Power(Sum() as base, Number() as exponent) if exponent.text in ("2", "3"):
@@ -102,6 +121,11 @@ def opened(node: Expr, law: Move) -> tuple[Expr, list[Expr]]:
 def expansions(line: Line, weight: int = BOARD) -> Iterator[Moment]:
     """Yield the lines that open every bracket of an expression or equation."""
     now = build.without_brackets(line)
+    powers = rebuild(now, _high_power)
+    if powers != now:
+        now = powers
+        says = "Multiply the bracket by itself again and again; Pascal's triangle has the coefficients."
+        yield Moment(now, "power-of-binomial", says, weight)
     written_out = rebuild(now, _power_as_product)
     if written_out != now:
         now = rebuild(written_out, _signs_joined)

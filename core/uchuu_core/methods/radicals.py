@@ -8,6 +8,7 @@ from typing import Any
 from flint import fmpz
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.methods.fractions_in_letters import ONE, InFactors, Product, in_factors
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
@@ -22,9 +23,9 @@ from uchuu_core.methods.roots import (
     split,
     taken_out,
 )
-from uchuu_core.methods.written import polynomial_tree, ring_of
+from uchuu_core.methods.written import integer_factors, polynomial_tree, product_tree, ring_of
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Power, Quotient, Root, Sum, Term
+from uchuu_core.tree.nodes import Absolute, Expr, Number, Power, Quotient, Root, Sum, Term
 from uchuu_core.tree.nodes import Product as ProductNode
 from uchuu_core.tree.paths import parts
 
@@ -78,6 +79,9 @@ class Radicals:
         if isinstance(given, Sum) and any(_has_root_below(term.body) for term in given.terms):
             given = self._terms_first(given)
         match given:
+            case Root(2, Quotient(top, bottom, _)) if self._may_both_be_negative(top, bottom):
+                self._stretched(top, bottom)
+                return
             case Root(index, Quotient(top, bottom, _)):
                 given = Quotient(Root(index, top), Root(index, bottom))
                 says = "The root of a quotient is the quotient of the roots."
@@ -86,6 +90,39 @@ class Radicals:
             self._fraction(given)
             return
         self._sum(roots_of_tree(given, self.algebra), _itself, is_given=True)
+
+    def _may_both_be_negative(self, top: Expr, bottom: Expr) -> bool:
+        """Whether the root of a quotient has a value where those of top and bottom have none."""
+        if self._assumes:
+            return False
+        for side in (top, bottom):
+            try:
+                _, factors = self.algebra.factored(self.algebra.function(side).numerator)
+            except (NotRational, Undefined):
+                return False
+            odd = [f.polynomial for f, power in factors if power % 2]
+            if not odd or all(self._is_safe(polynomial) for polynomial in odd):
+                return False
+        return True
+
+    def _stretched(self, top: Expr, bottom: Expr) -> None:
+        """Make the denominator under a square root a square: its root is an absolute value."""
+        above = self.algebra.function(build.product((top, bottom))).numerator
+        number, factors = integer_factors(above, self.algebra)
+        inside = product_tree(int(number), factors, self.algebra)
+        says = f"Stretch the fraction by {shown(bottom)}: the denominator is a square then."
+        self._write(Root(2, Quotient(inside, Power(bottom, Number("2")))), "root-of-fraction", says)
+        says = f"The root of a square is an absolute value: {shown(bottom)} may be negative."
+        root: Expr = Root(2, inside)
+        self._write(Quotient(root, Absolute(bottom)), "take-root-out", says)
+        simpler = Radicals(
+            root, self.school, self.algebra, self._assumes,
+            lambda part: self._wrap(Quotient(part, Absolute(bottom))),
+        )  # fmt: skip
+        simpler.now = self.now
+        simpler.work()
+        self.moments += simpler.moments
+        self.end, self.now = Quotient(simpler.end, Absolute(bottom)), simpler.now
 
     def _terms_first(self, given: Sum) -> Expr:
         """Take the roots out of the denominators, term by term."""

@@ -206,9 +206,9 @@ def taken_out(inside: Product, index: int, is_safe: Safe) -> tuple[Product, Fact
 def split(inside: Product, index: int, algebra: Ring, in_primes: bool) -> Expr:
     """Write a radicand as its largest perfect power times the rest, or as single factors."""
     if in_primes:
-        found: list[Expr] = [Number("-1")] if inside.number < 0 else []
+        found: list[Expr] = [Signed("-", build.ONE)] if inside.number < 0 else []
         primes = [(int(p), int(n)) for p, n in fmpz(abs(inside.number)).factor()]
-        found = [Number(str(p)) for p, n in primes for _ in range(n)]
+        found += [Number(str(p)) for p, n in primes for _ in range(n)]
         found += [factor_tree(p, 1, algebra) for p, n in inside.factors for _ in range(n)]
         return _dotted(found)
     number, rest = power_part(inside.number, index)

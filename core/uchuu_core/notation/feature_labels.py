@@ -13,7 +13,15 @@ LABELS = {
     "oblique asymptote": ("oblique asymptote", "slant asymptote", "oa", "sa", "o.a", "s.a"),
     "asymptotes": ("asymptotes", "asymptote"),
     "x-intercept": ("x-intercept", "x intercept", "x-int", "x int", "zero", "root"),
-    "x-intercepts": ("x-intercepts", "x intercepts", "x-ints", "x ints", "zeros", "zeroes", "roots"),
+    "x-intercepts": (
+        "x-intercepts",
+        "x intercepts",
+        "x-ints",
+        "x ints",
+        "zeros",
+        "zeroes",
+        "roots",
+    ),
     "y-intercept": ("y-intercept", "y intercept", "y-int", "y int"),
     "end left": ("end left", "left end"),
     "end right": ("end right", "right end"),
@@ -24,7 +32,9 @@ LABELS = {
 """What is shown as the label, with the ways in which it is written."""
 _BY_WRITTEN = {written: label for label, ways in LABELS.items() for written in ways}
 _WAYS = "|".join(re.escape(way) for way in sorted(_BY_WRITTEN, key=len, reverse=True))
-_LABEL = re.compile(rf"(?i)\s*(?:\\text\{{)?\s*({_WAYS})\.?\s*(?::|=|\s(?=\(|[xy]\s*=|none\b))\s*(?:\}})?")
+_LABEL = re.compile(
+    rf"(?i)\s*(?:\\text\{{)?\s*({_WAYS})\.?\s*(?::|=|\s(?=\(|[xy]\s*=|none\b))\s*(?:\}})?"
+)
 _SET_LETTER = re.compile(
     r"\s*([DR])(?:_?f)?\s*(?::(?=.*(?:[≠<>≤≥∈{(\[∪ℝ∞∖]|!=|\ball\b|\breals?\b))"
     r"|=(?=\s*(?:[{ℝ]|all\b|R\b|[(\[][^()]*,|[a-z]\s*(?:∈|≠|!=|[<>≤≥]))))\s*"
@@ -60,6 +70,8 @@ def labelled(text: str) -> tuple[str, str, int] | None:
         if found:
             sign = found["far"].strip()
             both = sign in ("±", r"\pm")
-            label = "end behavior" if both else "end left" if sign in ("-", "−", "–") else "end right"
+            label = (
+                "end behavior" if both else "end left" if sign in ("-", "−", "–") else "end right"
+            )
             return label, found["value"], found.start("value")
     return None

@@ -50,9 +50,7 @@ def _plus_minus(found: list[Piece], unknown: str | None) -> list[Piece]:
     return settled
 
 
-def _faces(
-    groups: list[list[Piece]], letters: list[set[str]], n: int, unknown: str | None
-) -> bool:
+def _faces(groups: list[list[Piece]], letters: list[set[str]], n: int, unknown: str | None) -> bool:
     """Whether the unknown (a letter that side n has not) stands on the other side of its sign."""
     for m in (n - 2, n + 2):
         if not 0 <= m < len(groups) or groups[(n + m) // 2][0].text not in _TURNS:

@@ -30,16 +30,49 @@ _KEPT = re.compile(
     )\b | (?<![^\W\d_])(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d√]|\ ?[^\W_]\b|\ *[(\d])"""
 )
 _FUNCTIONS = re.compile(r"(?i)(?:arc|a)?(?:sin|cos|tan|cot|sec|csc)h?|log|ln|lim|exp")
-_SHORT = frozenset("so no ok es na is if as by to we it at of on do be an my go re ie eg ex".split())
-_IS = re.compile(r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:not|no|an?|the|extra|reject))")
-_CHECKS = re.compile(r"(?i)\b(?:check(?:ing|s|ed)?|verif\w+|prob[ea]|test(?:ing)?|plug\w*|substitut\w+|sub)\b|\?=|=\s*\?|≟|≠\s*\?")
+_SHORT = frozenset(
+    [
+        "so",
+        "no",
+        "ok",
+        "es",
+        "na",
+        "is",
+        "if",
+        "as",
+        "by",
+        "to",
+        "we",
+        "it",
+        "at",
+        "of",
+        "on",
+        "do",
+        "be",
+        "an",
+        "my",
+        "go",
+        "re",
+        "ie",
+        "eg",
+        "ex",
+    ]
+)
+_IS = re.compile(
+    r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:not|no|an?|the|extra|reject))"
+)
+_CHECKS = re.compile(
+    r"(?i)\b(?:check(?:ing|s|ed)?|verif\w+|prob[ea]|test(?:ing)?|plug\w*|substitut\w+|sub)\b|\?=|=\s*\?|≟|≠\s*\?"
+)
 _REJECTS = re.compile(
     r"(?ix)\b(?:extraneous|extr|es|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
     r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross\w*)\b|[✗✘❌✕]"
 )
 _ALL = re.compile(r"(?i)\b(?:both|all|neither|none|each)\b")
 _TICKS = re.compile(r"[✓✔☑✅∎□■★•]|\bQED\b")
-_THEN = re.compile(r"=>|⇒|⟹|→|∴|\\(?:implies|Rightarrow|Longrightarrow|to|rightarrow|therefore)(?![a-zA-Z])")
+_THEN = re.compile(
+    r"=>|⇒|⟹|→|∴|\\(?:implies|Rightarrow|Longrightarrow|to|rightarrow|therefore)(?![a-zA-Z])"
+)
 _NEARLY = re.compile(r"(?:≈|≃|≅|\\approx(?![a-zA-Z])|~=)[^,;]*")
 _STRUCK = re.compile(r"^\s*(?:~~(.*)~~|\\(?:cancel|xcancel|sout|st)\{(.*)\})\s*$", re.DOTALL)
 _TEXT = re.compile(r"\\(?:text|textrm|textit|textbf|mathrm|operatorname|mbox)\s*\{([^{}]*)\}")
@@ -92,7 +125,11 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         return Written((text,))
     if is_equation:
         alone = _OPERATION.match(text)
-        if alone and text.count("|") % 2 == bool(alone["bar"]) and (alone["bar"] or alone["twice"] or alone["op"] not in "-−–"):
+        if (
+            alone
+            and text.count("|") % 2 == bool(alone["bar"])
+            and (alone["bar"] or alone["twice"] or alone["op"] not in "-−–")
+        ):
             return Written(operation=f"{alone['op']}{alone['by']}")
     attached = None
     if is_equation and "=" in text and text.count("|") % 2:
@@ -123,7 +160,11 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         if not _REJECTS.search(said):
             statements += _statements(maths, is_check=is_check)
             continue
-        if not any(_RUN.search(_TEXT.sub(" ", text)) or "," in text for _, text in maths) and maths and "=" in maths[-1][1]:
+        if (
+            not any(_RUN.search(_TEXT.sub(" ", text)) or "," in text for _, text in maths)
+            and maths
+            and "=" in maths[-1][1]
+        ):
             fails = True
             statements += [text for _, text in maths]
             continue
@@ -131,7 +172,11 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         kept, out = _sorted_out(chunks)
         rejects += out
         statements += kept
-    if nearly and not any(set("=<>≤≥≠") & set(s) or "\\" in s for s in statements) and "=" not in body:
+    if (
+        nearly
+        and not any(set("=<>≤≥≠") & set(s) or "\\" in s for s in statements)
+        and "=" not in body
+    ):
         statements = []  # "x ≈ 1.41" alone is a remark of value
     return Written(
         tuple(statements), _joined([*words, *nearly]), tuple(rejects), rejects_all, is_check,
@@ -162,7 +207,9 @@ def _is_as_equals(text: str) -> str:
 
 def _chunks(text: str, known: frozenset[str]) -> Iterator[Chunk]:
     """Cut *text* into mathematics and words."""
-    text = _TEXT.sub(lambda m: m.group() if _KEPT.fullmatch(m.group(1).strip()) else f" {m.group(1)} ", text)
+    text = _TEXT.sub(
+        lambda m: m.group() if _KEPT.fullmatch(m.group(1).strip()) else f" {m.group(1)} ", text
+    )
     kept = [found.span() for found in _KEPT.finditer(text)]
     kept += [found.span() for found in _TEXT.finditer(text)]
     kept += [found.span() for found in re.finditer(r"\\[a-zA-Z]+", text)]
@@ -195,7 +242,7 @@ def _with_little_words(
     joined = [spans[0]]
     for start, end in spans[1:]:
         between = text[joined[-1][1] : start]
-        little = re.fullmatch(rf"[\s,'’-]*(?:(?:or|and|in|a|an|I|all|no|let)[\s,'’-]+)*", between)
+        little = re.fullmatch(r"[\s,'’-]*(?:(?:or|and|in|a|an|I|all|no|let)[\s,'’-]+)*", between)
         if little and not (set(re.findall(r"\b[aI]\b", between)) & known):
             joined[-1] = (joined[-1][0], end)
         else:
@@ -258,7 +305,11 @@ def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
             out += [p for p in _SEPARATORS.split(text) if p.strip()]
             pending = False
         else:
-            kept.append(_EDGES.sub("", _SEPARATORS.sub("", text, count=1) if _SEPARATORS.match(text) else text))
+            kept.append(
+                _EDGES.sub(
+                    "", _SEPARATORS.sub("", text, count=1) if _SEPARATORS.match(text) else text
+                )
+            )
     return [" or ".join(kept)] if kept else [], out
 
 

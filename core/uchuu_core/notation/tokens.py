@@ -64,7 +64,10 @@ def scan(text: str, table: re.Pattern[str]) -> Iterator[Piece]:
             raise Unreadable(f"“{shown}” has no meaning here. Take it out or replace it.", position)
         if match.lastgroup == "FUNCTION":
             name = match.group().lstrip("\\")
-            raise Unreadable(f"“{name}” is a function that is not worked here. Use powers, roots and fractions.", position)
+            raise Unreadable(
+                f"“{name}” is a function that is not worked here. Use powers, roots and fractions.",
+                position,
+            )
         if match.lastgroup != "SKIP":
             yield Piece(str(match.lastgroup), match.group(), position)
         position = match.end()

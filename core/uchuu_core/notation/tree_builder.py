@@ -143,7 +143,9 @@ class TreeBuilder(Transformer[Token, Any]):
         digits = "".join(c for c in str(token).translate(_LOWERED) if c.isdigit())
         base = int(digits) if digits else None
         if base is not None and base < 2:
-            raise Unreadable("The base of a logarithm is a whole number from 2 on.", token.start_pos)
+            raise Unreadable(
+                "The base of a logarithm is a whole number from 2 on.", token.start_pos
+            )
         return Log("ln" if "ln" in token else "log", base, argument)
 
     # powers

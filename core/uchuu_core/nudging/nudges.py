@@ -7,13 +7,13 @@ from importlib import resources
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.domain_lines import states_domain
+from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.steps import Step, judged_steps, solutions_or_none
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.kernel.finished import unmet_forms
-from uchuu_core.methods.catalogue import applicable
+from uchuu_core.methods.catalogue import FORMS_OF_WORK, applicable, is_finished, why_finished
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.method import BOARD, Method, Moment, Posed
@@ -21,8 +21,6 @@ from uchuu_core.notation import plain, shown
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Feature, Line, Relation
 from uchuu_core.tree.shape import unordered
-
-_FORMS = ("rationalised", "positive exponents")
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,6 +60,9 @@ def nudge(problem: Problem) -> dict[str, Any]:
     written = [line for e in lines if isinstance(e, Entry) for line in e.lines]
     if _is_done(state, written, context):
         return {"done": True, "says": "Nothing is left to do: the answer is there."}
+    if not written and not applicable(context.posed, problem.task):
+        if is_finished(context.posed, problem.task):
+            return {"done": True, "says": why_finished(problem.task)}
     method, moment = _next(written, state, context)
     hint = hints()[moment.law]
     return {
@@ -101,7 +102,7 @@ def _is_done(state: Line, written: list[Line], context: Context) -> bool:
         return states_domain(written[-1])
     if task == "study":
         return _is_studied(written, context)
-    forms = context.problem.form if task == "solve" else (*context.problem.form, *_FORMS)
+    forms = context.problem.form if task == "solve" else (*context.problem.form, *FORMS_OF_WORK)
     if unmet_forms(state, task, forms, context.unknown):
         return False
     if not context.is_equation:

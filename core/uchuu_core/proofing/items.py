@@ -12,9 +12,12 @@ from uchuu_core import limits
 from uchuu_core.contract import Task
 from uchuu_core.failures import Failure, TooLarge
 from uchuu_core.notation import read
-from uchuu_core.tree.nodes import Chain, Relation
+from uchuu_core.proofing.instructions import is_instruction, is_words, parted, task_of
+from uchuu_core.proofing.numbers import Numbering, numbering_of
+from uchuu_core.tree.nodes import Chain, Either, Line, Relation
 from uchuu_core.tree.paths import letters
 
+CLAIM = "Read as a claim that both sides are equal. If the equation is to be solved, change what is asked."
 MOST_ITEMS = 200
 MOST_CHARACTERS = 200_000
 
@@ -32,6 +35,9 @@ class KeyItem:
         options: letter and text of each choice.
         chosen: the letter that the key calls right, "" where it names none.
         notes: words that belong to it and are no mathematics.
+        reading: a sentence, where it could have been meant otherwise.
+        frame: the number that it is a part of (``3`` for ``3b``).
+        variable: the letter that it is to be solved for, where the words say so.
     """
 
     number: str
@@ -42,22 +48,11 @@ class KeyItem:
     options: list[tuple[str, str]] = field(default_factory=list)
     chosen: str = ""
     notes: list[str] = field(default_factory=list)
+    reading: str = ""
+    frame: str = ""
+    variable: str | None = None
 
 
-_VERBS: tuple[tuple[str, Task], ...] = (
-    (r"solve|find (?:all )?(?:the )?(?:real )?(?:solutions?|roots|value of [a-z])", "solve"),
-    (r"factori[sz]e|factor", "factor"),
-    (r"expand|multiply out|distribute", "expand"),
-    (r"(?:find|state|give) the domain|domain(?: of)?|excluded values?", "domain"),
-    (r"evaluate|calculate|compute|work out|find the value", "evaluate"),
-    (r"simplify|reduce|combine|rationali[sz]e|write in simplest form", "simplify"),
-    (r"graph|study|sketch|find the asymptotes|analy[sz]e", "study"),
-)  # fmt: skip
-_NUMBERED = re.compile(
-    r"^\s*(?:(?:problem|question|exercise|item|no\.?|#)\s*(?P<named>\d{1,3})\s*[.):]?"
-    r"|\((?P<framed>\d{1,3})\)|(?P<plain>\d{1,3})\s*[.):])\s+(?=\S)",
-    re.I,
-)
 _OPTION = re.compile(r"^\s*\(?([A-Ha-h])\s*[.)]\s+(.*\S)\s*$")
 _INLINE_OPTION = re.compile(r"(?:^|\s)\(?([A-Ha-h])[.)]\s+")
 _ANSWER = re.compile(
@@ -69,48 +64,95 @@ _INLINE_ANSWER = re.compile(
 )
 _ARROW = re.compile(r"^\s*(?:→|⇒|=>|->|∴|[•*]\s)\s*")
 """What may stand before a line; a minus is never a bullet."""
-_WORD = re.compile(r"(?<![\\A-Za-z])[A-Za-z]{3,}")
-_MATH_WORDS = frozenset(
-    ("sqrt", "cbrt", "root", "abs", "and", "all", "real", "numbers", "except", "excluded", "solution")
-    + ("solutions", "prime", "none", "domain", "hole", "holes", "vertical", "horizontal", "oblique")
-    + ("asymptote", "asymptotes", "intercept", "intercepts", "infinity", "range", "end", "left", "right")
-    + ("behaviour", "behavior", "cannot", "factored", "not", "factorable", "infinitely", "many", "value")
-    + ("shift", "undefined")
-)  # fmt: skip
 
 
-def items_of(text: str) -> list[KeyItem]:
-    """Return the items of a key in their order.
+@dataclass(slots=True)
+class Key:
+    """A key or a sheet as it was read: its title, "" without one, and its items."""
+
+    title: str
+    items: list[KeyItem]
+
+
+def key_of(text: str) -> Key:
+    """Return the title and the items of a key in their order.
 
     Raises:
         TooLarge: more characters or items than the bounds.
     """
     if len(text) > MOST_CHARACTERS:
         raise TooLarge(f"A key of at most {MOST_CHARACTERS:,} characters is read at once.")
-    found: list[KeyItem] = []
-    heading: Task | None = None
-    is_apart = True
-    for at, raw in enumerate(_without_latex_frame(text), start=1):
-        line, was_apart = raw.strip(), is_apart
-        is_apart = not line
+    lines = list(_without_latex_frame(text))
+    numbers = numbering_of(lines)
+    reader = _Reader(numbers, has_numbers=any(numbers.begins(line) for line in lines))
+    for at, line in enumerate(lines, start=1):
+        reader.read(at, line.strip())
+    return Key(reader.title, [_settled(item) for item in reader.items])
+
+
+def items_of(text: str) -> list[KeyItem]:
+    """Return the items of a key; raises as ``key_of``."""
+    return key_of(text).items
+
+
+class _Reader:
+    """Reads a text line by line."""
+
+    def __init__(self, numbers: Numbering, *, has_numbers: bool) -> None:
+        self.numbers = numbers
+        self.has_numbers = has_numbers
+        self.items: list[KeyItem] = []
+        self.title = ""
+        self.heading: Task | None = None
+
+    def read(self, at: int, line: str) -> None:
+        """Take one line."""
         if not line:
-            continue
-        numbered = _NUMBERED.match(line)
-        if numbered:
-            found.append(KeyItem(numbered[numbered.lastgroup or 0], at, heading))
-            if len(found) > MOST_ITEMS:
-                raise TooLarge(f"At most {MOST_ITEMS} items are read at once.")
-            _begin(found[-1], line[numbered.end() :])
-        elif was_apart and (task := _heading(line)) is not None:
-            heading = task
-        elif found:
-            _continue(found[-1], line)
-        elif _is_words(line):
-            continue  # a title over the first item
+            return
+        begins = self.numbers.begins(line)
+        if begins:
+            self._item(begins[0], at)
+            _begin(self.items[-1], line[begins[1] :].strip())
+        elif self._is_sub_item(line):
+            letter, start = self.numbers.sub_item(line) or ("", 0)
+            last = self.items[-1]
+            frame = last.frame or last.number
+            if not last.frame:  # a number that held only the instruction of its parts
+                self.items.pop()
+            self._item(f"{frame}{letter}", at, last.task)
+            self.items[-1].frame = frame
+            _begin(self.items[-1], line[start:].strip())
+        elif is_instruction(line):
+            self._instructed(line)
+        elif self.items:
+            _continue(self.items[-1], line)
+        elif self.has_numbers or is_words(line):
+            self.title = self.title or line.rstrip(":")
         else:
-            found.append(KeyItem("", at, heading))
-            _begin(found[-1], line)
-    return [_settled(item) for item in found]
+            self._item("", at)
+            _begin(self.items[-1], line)
+
+    def _item(self, number: str, at: int, task: Task | None = None) -> None:
+        self.items.append(KeyItem(number, at, task or self.heading))
+        if len(self.items) > MOST_ITEMS:
+            raise TooLarge(f"At most {MOST_ITEMS} items are read at once.")
+
+    def _is_sub_item(self, line: str) -> bool:
+        """Whether a letter begins a part: under a number without a problem, or after such a part."""
+        found = self.numbers.sub_item(line)
+        if found is None or not self.items:
+            return False
+        last = self.items[-1]
+        if not last.given and not last.lines and not last.options and found[0] == "a":
+            return True
+        return bool(last.frame) and last.number == f"{last.frame}{chr(ord(found[0]) - 1)}"
+
+    def _instructed(self, line: str) -> None:
+        """An instruction alone: for an item that waits for its problem, else for what follows."""
+        if self.items and not self.items[-1].given and not self.items[-1].lines:
+            self.items[-1].task = task_of(line)
+        else:
+            self.heading = task_of(line)
 
 
 def _without_latex_frame(text: str) -> Iterator[str]:
@@ -136,51 +178,26 @@ def _without_latex_frame(text: str) -> Iterator[str]:
         yield from re.split(r"\\\\(?:\[[^\]]*\])?|\n", line)
 
 
-def _heading(line: str) -> Task | None:
-    """Return the task of a line that is only an instruction."""
-    words = re.sub(r"[.:;]\s*$", "", re.sub(r"^\s*[IVX]+\.\s+", "", line))
-    task, rest = _instruction(words)
-    if task is None:
-        return None
-    return task if not rest or _is_words(rest, least=1) else None
-
-
-def _instruction(text: str) -> tuple[Task | None, str]:
-    """Return the task that a text begins with, and the text after the instruction."""
-    for pattern, task in _VERBS:
-        match = re.match(rf"(?:{pattern})\b(?:\s+for\s+[a-z]\b)?\s*:?\s*", text, re.I)
-        if match:
-            rest = text[match.end() :].strip()
-            filler = re.match(
-                r"(?:(?:completely|fully|each|the|over|integers?|following|equations?|expressions?|and|by"
-                r"|for|of|in|function|factoring|if|possible|polynomials?|check|your|answers?|express"
-                r"|using|positive|exponents|only|lowest|terms|all)\b[\s,.:]*)+",
-                rest,
-                re.I,
-            )
-            return task, rest[filler.end() :].strip() if filler else rest
-    return None, text
-
-
-def _is_words(text: str, *, least: int = 2) -> bool:
-    """Whether a text is prose: words that are no mathematics, and little else."""
-    words = [word.lower() for word in _WORD.findall(text)]
-    prose = [word for word in words if word not in _MATH_WORDS]
-    signs = len(re.findall(r"[=^√\\]|\d\s*[-+*/]\s*\d", text))
-    return len(prose) >= least and signs <= len(prose) // 3
-
-
 def _begin(item: KeyItem, text: str) -> None:
     """Read what stands beside an item's number."""
-    task, rest = _instruction(text)
+    if is_instruction(text):
+        item.task = task_of(text)
+        return
+    text, *behind = re.split(r"(?:(?<=[a-z][.:;,])|(?<=[a-z]{3}))\s{2,}", text, maxsplit=1)
+    task, rest = parted(text)
     item.task = task or item.task
+    letter = re.search(
+        r"(?i)\b(?:solve|find|make|isolate)\b[^:=]*?\b(?:for )?([a-z])\b\s*(?:[:,]|in\b|the subject)",
+        text,
+    )
+    item.variable = letter.group(1) if letter and item.task == "solve" else None
     if not rest:
         return
     given, *answers = [part for part in _INLINE_ANSWER.split(rest) if part.strip()] or [""]
     if (inline := _INLINE_OPTION.search(given)) and inline.start() > 0:
         given, answers = given[: inline.start()], [given[inline.start() :], *answers]
     item.given = given.strip().rstrip(".;,") if not given.strip().endswith("...") else given.strip()
-    for answer in answers:
+    for answer in (*answers, *behind):
         _continue(item, answer)
 
 
@@ -205,7 +222,7 @@ def _continue(item: KeyItem, text: str) -> None:
         return
     if not item.given and not item.lines:
         _begin(item, text)
-    elif _is_words(text):
+    elif is_words(text):
         item.notes.append(text)
     else:
         item.lines.append(text[:-1] if text.endswith(".") and not text[-2:-1].isdigit() else text)
@@ -219,12 +236,15 @@ def _settled(item: KeyItem) -> KeyItem:
         line = None
     if item.task is None:
         item.task = _guessed(line)
+        if item.task == "solve" and _is_claim(line, item):
+            item.task = "simplify"
+            item.reading = CLAIM
     if item.task == "solve":
-        parted = re.match(r"^(.*=.*?)[,;]\s*([A-Za-z](?:_\d)?\s*=.*)$", item.given)
-        if parted:
-            item.given = parted.group(1).strip()
-            item.lines.insert(0, parted.group(2).strip())
-    elif isinstance(line, (Relation, Chain)) and item.task != "study":
+        parted_list = re.match(r"^(.*=.*?)[,;]\s*([A-Za-z](?:_\d)?\s*=.*)$", item.given)
+        if parted_list:
+            item.given = parted_list.group(1).strip()
+            item.lines.insert(0, parted_list.group(2).strip())
+    elif isinstance(line, (Relation, Chain)) and not _names_function(line, item.task):
         given, *rest = item.given.split("=")
         item.given = given.strip()
         item.lines[:0] = [part.strip() for part in rest if part.strip()]
@@ -232,8 +252,23 @@ def _settled(item: KeyItem) -> KeyItem:
     return item
 
 
+def _names_function(line: Line, task: Task | None) -> bool:
+    """Whether the equals sign only names a function: ``f(x) = …`` to be studied."""
+    return task == "study" or (task == "domain" and isinstance(line, Relation))
+
+
+def _is_claim(line: object, item: KeyItem) -> bool:
+    """Whether A = B, with the same letters on both sides and nothing to be solved, claims equality."""
+    if not isinstance(line, Relation) or line.sign != "=":
+        return False
+    names = letters(line.left)
+    if not names or names != letters(line.right):
+        return False
+    return not any(re.match(r"\s*(?:[a-z]\s*[=≠<>]|no |all |\{)", text) for text in item.lines)
+
+
 def _guessed(line: object) -> Task:
-    if isinstance(line, (Relation, Chain)):
+    if isinstance(line, (Relation, Chain, Either)):
         return "solve"
     if line is not None and not letters(line):  # type: ignore[arg-type]
         return "evaluate"

@@ -9,7 +9,6 @@ from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import Fork, forks_of, read_example
-from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Line
 
 

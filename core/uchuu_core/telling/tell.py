@@ -8,7 +8,7 @@ from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import as_record, forks_of, read_example
-from uchuu_core.notation import plain, read, shown
+from uchuu_core.notation import plain, shown
 from uchuu_core.notation.sides import sides
 from uchuu_core.notation.writers.latex import lighting
 from uchuu_core.nudging.nudges import hints

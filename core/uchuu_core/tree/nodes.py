@@ -208,7 +208,9 @@ class Feature:
     """A feature of a function under its label: ``hole: (2, 5)``; no items for "none"."""
 
     label: str
-    items: tuple["Expr | Relation | Coordinates | Outcome | AllExcept | Union | Builder | ValueSet", ...]
+    items: tuple[
+        "Expr | Relation | Coordinates | Outcome | AllExcept | Union | Builder | ValueSet", ...
+    ]
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,7 +10,6 @@ from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.method import at_density
-from uchuu_core.notation import read
 from uchuu_core.tree.shape import unordered
 from uchuu_core.twinning.likeness import likeness
 from uchuu_core.twinning.twin import Original, Twin, as_record, candidates, original_of
@@ -38,9 +37,7 @@ def climb(problem: Problem, count: int) -> list[dict[str, Any]]:
     """
     original = original_of(problem)
     chance = Random(f"{problem.seed} climb {problem.given}")
-    taken = {
-        unordered(problem.read(text)) for text in problem.avoid
-    }
+    taken = {unordered(problem.read(text)) for text in problem.avoid}
     enough = min(count, MOST) * SEARCHED
     variants = _variants(original, chance, enough, taken, same_kind=True)
     if len({item.score for item in variants}) < count:

@@ -13,7 +13,7 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import number_text
-from uchuu_core.methods.catalogue import applicable, chosen
+from uchuu_core.methods.catalogue import applicable, chosen, is_finished, why_finished
 from uchuu_core.methods.method import Method, Moment, at_density
 from uchuu_core.methods.polynomials import moments as multiplied_out
 from uchuu_core.notation import plain, shown
@@ -55,7 +55,9 @@ def work(problem: Problem) -> dict[str, Any]:
         "checks": [],
         "difficulty": difficulty(given, _all_moves(method, context)),
     }
-    if problem.task == "solve":
+    if not lines and is_finished(posed, problem.task):
+        record |= {"outcome": "already finished", "says": why_finished(problem.task)}
+    elif problem.task == "solve":
         record["balance"] = balance(
             given, [(line.moment.line, line.moment.says) for line in lines], context.unknown
         )

@@ -7,7 +7,7 @@ from uchuu_core.kernel.numbers import Numbers
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import number_text
 from uchuu_core.methods.equations.board import Board, either, solutions
-from uchuu_core.methods.method import KEY
+from uchuu_core.methods.method import KEY, shown
 from uchuu_core.tree.nodes import AllExcept, Either, Line, Outcome, Relation
 
 
@@ -43,6 +43,8 @@ def reject(board: Board, given: Relation) -> None:
 def _failing(option: Relation, original: SolutionSet, given: Relation, board: Board) -> str:
     """Return why the candidate is rejected, empty when it solves the given."""
     found = solutions(option, board).points
+    if not found:
+        return f"{shown(option.right)} is no real number."
     if len(found) != 1:
         raise OutOfScope("A candidate is not one number.")
     (point,) = found

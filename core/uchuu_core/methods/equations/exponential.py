@@ -1,13 +1,15 @@
 """Exponential equations: both sides as powers of one base, or a repeated power factored out."""
 
 from fractions import Fraction
+from functools import reduce
+from operator import mul
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, Ring, ring
 from uchuu_core.methods.bases import common_base, prime_exponents
-from uchuu_core.methods.equations.board import Board, either
+from uchuu_core.methods.equations.board import Board, either, is_solved
 from uchuu_core.methods.equations.finish import finish
 from uchuu_core.methods.exponents import Distribution, in_base, numbers_in
 from uchuu_core.methods.method import KEY, shown
@@ -42,8 +44,14 @@ def by_same_base(board: Board) -> None:
         OutOfScope: it is none, or its numbers do not meet in one base.
     """
     line = board.relation
+    if letters(line) == {board.unknown, "e"}:
+        _with_e(board)
+        return
     if letters(line) != {board.unknown}:
         raise OutOfScope("It holds further letters.")
+    joined = rebuild(line, lambda part: _one_exponent(part, board.unknown))
+    board.write(joined, "power-of-product", "Equal exponents: multiply the bases.")
+    line = board.relation
     if not any(_is_exponential(p, board.unknown) for p in parts(line)):
         raise OutOfScope("The unknown stands in no exponent.")
     if board.unknown in letters(_without_exponentials(line, board.unknown)):
@@ -55,6 +63,43 @@ def by_same_base(board: Board) -> None:
         _by_powers(board)
     else:
         equate_exponents(board)
+
+
+def _one_exponent(part: Any, unknown: str) -> Any:
+    """Write ``2^x·3^x`` as ``6^x``."""
+    if not isinstance(part, Product):
+        return part
+    powers = [f for f in part.factors if isinstance(f, Power) and isinstance(f.base, Number)]
+    exponents = {f.exponent for f in powers}
+    if len(powers) < 2 or len(exponents) != 1 or unknown not in letters(powers[0].exponent):
+        return part
+    values = [f.base.value for f in powers if isinstance(f.base, Number)]
+    base = build.number(reduce(mul, values))
+    return build.product(
+        [*(f for f in part.factors if f not in powers), Power(base, powers[0].exponent)]
+    )
+
+
+def _with_e(board: Board) -> None:
+    """Solve e^u = e^v, where 1 is e^0."""
+    base = Symbol("e")
+    exponents: list[Expr] = []
+    for side in (board.relation.left, board.relation.right):
+        match side:
+            case Power(Symbol("e"), exponent):
+                exponents.append(exponent)
+            case Symbol("e"):
+                exponents.append(build.ONE)
+            case Number("1"):
+                exponents.append(build.ZERO)
+            case _:
+                raise OutOfScope(_NOT_ONE)
+    powers = [Power(base, exponent) for exponent in exponents]
+    board.equation(powers[0], powers[1], "numbers-as-powers", "Write both sides as powers of e.")
+    says = "Equal powers of one base have equal exponents."
+    board.equation(exponents[0], exponents[1], "equate-exponents", says)
+    if not is_solved(board.now, board.unknown):
+        finish(board)
 
 
 def _without_exponentials(line: Relation, unknown: str) -> Line:

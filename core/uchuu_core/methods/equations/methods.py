@@ -7,6 +7,7 @@ from uchuu_core.failures import OutOfScope
 from uchuu_core.methods.equations import (
     exponential,
     finish,
+    formulas,
     linear,
     literal,
     quadratics,
@@ -14,6 +15,7 @@ from uchuu_core.methods.equations import (
     rational,
     reverse,
     substitution,
+    with_surds,
 )
 from uchuu_core.methods.equations.board import Board, board_of
 from uchuu_core.methods.equations.polynomials import coefficients
@@ -128,6 +130,26 @@ EQUATIONS: tuple[Method, ...] = (
         "simplify-both-sides-then-undo",
         "A formula, linear in the letter: collect it, factor it out, divide.",
         literal.solve_for_letter,
+    ),
+    _by(
+        "undo-in-reverse-order",
+        "A formula in which the letter stands once: undo what happens to it, in reverse.",
+        formulas.undo_formula,
+    ),
+    _by(
+        "quadratic-formula",
+        "Quadratic in the letter: the formula, with letters for the coefficients.",
+        formulas.literal_quadratic,
+    ),
+    _by(
+        "simplify-both-sides-then-undo",
+        "Linear, with roots as coefficients: collect, factor the unknown out, divide.",
+        with_surds.linear_with_surds,
+    ),
+    _by(
+        "undo-in-reverse-order",
+        "An absolute value equals something with the unknown: two cases.",
+        with_surds.two_absolute_values,
     ),
     _by(
         "same-base",

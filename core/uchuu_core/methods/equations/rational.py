@@ -1,6 +1,7 @@
 """Rational equations: multiply by the LCD, bring all over one denominator, or cross-multiply."""
 
 from dataclasses import dataclass
+from typing import Any
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.domains import domain_of
@@ -21,6 +22,7 @@ from uchuu_core.methods.method import RIDES_ALONG, shown
 from uchuu_core.methods.rational_shapes import positive_below, without_negative_exponent
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Number, Power, Quotient, Sign, Sum, Term
+from uchuu_core.tree.nodes import Product as ProductNode
 from uchuu_core.tree.paths import letters, parts, rebuild
 
 
@@ -83,8 +85,10 @@ def excluded_text(board: Board) -> str:
 def by_lcd(board: Board) -> None:
     """Multiply every term by the least common denominator, solve, strike excluded values."""
     given = board.relation
-    positive = rebuild(given, without_negative_exponent)
+    positive = rebuild(rebuild(given, without_negative_exponent), _folded)
     board.write(positive, "negative-exponent", "A negative exponent means one over the power.")
+    opened = rebuild(board.relation, lambda part: _opened(part, board.unknown))
+    board.write(opened, "multiply-into-bracket", "Multiply every term of the bracket.")
     sides = sides_of(board)
     excluded = excluded_text(board)
     sides = _factored(board, sides, excluded)
@@ -104,6 +108,37 @@ def by_lcd(board: Board) -> None:
     board.equation(cleared[0], cleared[1], "multiply-by-lcd", says)
     finish(board)
     reject(board, given)
+
+
+def _folded(part: Any) -> Any:
+    """Write ``5·(1/x)`` as ``5/x``."""
+    if not isinstance(part, ProductNode):
+        return part
+    below = [f for f in part.factors if isinstance(f, Quotient) and f.numerator == build.ONE]
+    if len(below) != 1 or letters(below[0].denominator) == frozenset():
+        return part
+    return Quotient(build.product(f for f in part.factors if f not in below), below[0].denominator)
+
+
+def _opened(part: Any, unknown: str) -> Any:
+    """Write a product with one bracket that holds fractions in the unknown term by term."""
+    if not isinstance(part, ProductNode):
+        return part
+    sums = [f for f in part.factors if isinstance(f, Sum)]
+    if len(sums) != 1 or not any(
+        isinstance(p, Quotient) and unknown in letters(p.denominator) for p in parts(sums[0])
+    ):
+        return part
+    outside = [f for f in part.factors if f is not sums[0]]
+    terms = []
+    for term in sums[0].terms:
+        if isinstance(term.body, Quotient):
+            top = build.product(f for f in (*outside, term.body.numerator) if f != build.ONE)
+            terms.append(Term(term.sign, Quotient(top, term.body.denominator)))
+        else:
+            listed = [f for f in (*outside, term.body) if f != build.ONE]
+            terms.append(Term(term.sign, build.product(listed)))
+    return Sum(tuple(terms))
 
 
 def _times(factor: Expr, part: Part) -> Expr:

@@ -5,6 +5,7 @@ from math import gcd, prod
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.finished import unmet_forms
+from uchuu_core.kernel.finished_roots import has_root_below
 from uchuu_core.limits import ROOT_INDEX
 from uchuu_core.methods.bases import prime_exponents
 from uchuu_core.methods.equations.board import Board, either, is_solved
@@ -13,10 +14,12 @@ from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.methods.equations.quadratics import take_root
 from uchuu_core.methods.method import KEY, shown
 from uchuu_core.methods.order_of_operations import exact_root
+from uchuu_core.methods.radicals import SIMPLIFY, worked
 from uchuu_core.methods.roots import power_part
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.tree import build
+from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     Absolute,
     Expr,
@@ -51,10 +54,22 @@ def reverse_order(board: Board) -> None:
         says = "Write the side with the unknown first."
         board.equation(given.right, given.left, "turn-equation-round", says, 0)
     undo(board)
+    _rationalised(board)
     if unmet_forms(board.now, "solve", (), board.unknown):
         raise OutOfScope("Simplify the sides first.")
     if any(isinstance(p, Root) and p.index % 2 == 0 for p in around):
         reject(board, given)
+
+
+def _rationalised(board: Board) -> None:
+    """Take a root out of the denominator of a number that is left."""
+    if not is_solved(board.now, board.unknown):
+        return
+    value = board.relation.right
+    if letters(value) or not any(has_root_below(part) for part in parts(value)):
+        return
+    for moment in worked(without_brackets(value), SIMPLIFY, False).moments:
+        board.equation(board.relation.left, moment.line, moment.law, moment.says, moment.weight)  # type: ignore[arg-type]
 
 
 def _around(side: Expr, unknown: str) -> list[Expr]:
@@ -176,6 +191,18 @@ def _undo_root(board: Board, index: int, radicand: Expr, value: Expr) -> None:
 
 def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
     power, number = numeral(exponent), numeral(value)
+    if power is not None and power < 0 and number is not None:
+        if number == 0:
+            says = "One over a power is never 0: there is no solution."
+            board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+            return
+        says = "A negative exponent means one over the power: turn both sides over."
+        turned = base if power == -1 else Power(base, build.number(-power))
+        board.equation(turned, build.number(1 / number), "reciprocal", says)
+        undo(board)
+        return
+    if board.numbers.is_complex and power not in (1, 2):
+        raise OutOfScope("Over the complex numbers it has further roots: factor it.")
     if power is None or power <= 0 or max(power.numerator, power.denominator) > ROOT_INDEX:
         raise OutOfScope("This exponent is not undone yet.")
     if power.denominator != 1:

@@ -17,8 +17,10 @@ from uchuu_core.tree.nodes import (
     Power,
     Product,
     Quotient,
+    QuotientMark,
     Relation,
     Root,
+    Sign,
     Signed,
     Sum,
     Symbol,
@@ -26,6 +28,10 @@ from uchuu_core.tree.nodes import (
 )
 
 LEAVES: tuple[Expr, ...] = (Symbol("x"), Symbol("y"), Number("2"), Number("3"), Mixed(2, 1, 3))
+
+
+MARKS: tuple[QuotientMark, ...] = ("/", "÷", "∕")
+SIGNS: tuple[Sign, ...] = ("+", "-", "+-")
 
 
 def _over(parts: tuple[Expr, ...], others: tuple[Expr, ...]) -> Iterator[Expr]:
@@ -39,11 +45,11 @@ def _over(parts: tuple[Expr, ...], others: tuple[Expr, ...]) -> Iterator[Expr]:
         yield Bracket(part)
     for a, b in product(parts, others):
         for left, right in ((a, b), (b, a)):
-            for sign, first in product(("+", "-", "+-"), ("+", "-")):
+            for sign, first in product(SIGNS, SIGNS[:2]):
                 yield Sum((Term(first, left), Term(sign, right)))
             yield Product((left, right), ("*",))
             yield Product((left, right), ("",))
-            for mark in ("/", "÷", "∕"):
+            for mark in MARKS:
                 yield Quotient(left, right, mark)
             yield Power(left, right)
 

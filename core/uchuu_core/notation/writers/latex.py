@@ -71,10 +71,10 @@ def latex(line: Line) -> str:
         case Coordinates(x, y):
             return r"\left(" + latex(x) + ", " + latex(y) + r"\right)"
         case Interval(low, high):
-            left = r"-\infty" if low is None else latex(low)
-            right = r"\infty" if high is None else latex(high)
+            start = r"-\infty" if low is None else latex(low)
+            end = r"\infty" if high is None else latex(high)
             ends = ("[" if line.has_low else "(", "]" if line.has_high else ")")
-            return rf"\left{ends[0]}{left}, {right}\right{ends[1]}"
+            return rf"\left{ends[0]}{start}, {end}\right{ends[1]}"
         case Union(members):
             return r" \cup ".join(latex(member) for member in members)
         case Builder(letter, condition):

@@ -59,10 +59,10 @@ def _line(line: Line) -> str:
         case Coordinates(x, y):
             return _row(_sign("("), _line(x), _sign(","), _line(y), _sign(")"))
         case Interval(low, high):
-            left = _sign("−") + "<mi>∞</mi>" if low is None else _line(low)
-            right = "<mi>∞</mi>" if high is None else _line(high)
+            start = _sign("−") + "<mi>∞</mi>" if low is None else _line(low)
+            end = "<mi>∞</mi>" if high is None else _line(high)
             ends = (_sign("[" if line.has_low else "("), _sign("]" if line.has_high else ")"))
-            return _row(ends[0], left, _sign(","), right, ends[1])
+            return _row(ends[0], start, _sign(","), end, ends[1])
         case Union(members):
             return _row(_sign("∪").join(_line(member) for member in members))
         case Builder(letter, condition):

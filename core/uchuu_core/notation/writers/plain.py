@@ -29,7 +29,6 @@ from uchuu_core.tree.nodes import (
     ValueSet,
 )
 
-
 _SIGNS = {"+": "+", "-": "-", "+-": "±"}
 
 

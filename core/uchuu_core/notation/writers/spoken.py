@@ -70,11 +70,11 @@ def _said(line: Line) -> str:
         case Coordinates(x, y):
             return f"the point {_said(x)}, {_said(y)}"
         case Interval(low, high):
-            left = "minus infinity" if low is None else _said(low)
-            right = "infinity" if high is None else _said(high)
-            ends = [f", {'included' if has else 'not included'}," if end is not None else ""
-                    for end, has in ((low, line.has_low), (high, line.has_high))]  # fmt: skip
-            return f"from {left}{ends[0]} to {right}{ends[1]}"
+            start = "minus infinity" if low is None else _said(low)
+            end = "infinity" if high is None else _said(high)
+            ends = [f", {'included' if has else 'not included'}," if bound is not None else ""
+                    for bound, has in ((low, line.has_low), (high, line.has_high))]  # fmt: skip
+            return f"from {start}{ends[0]} to {end}{ends[1]}"
         case Union(members):
             return ", together with ".join(_said(member) for member in members)
         case Builder(letter, condition):

@@ -50,10 +50,10 @@ def typst(line: Line) -> str:
         case Coordinates(x, y):
             return "(" + typst(x) + ", " + typst(y) + ")"
         case Interval(low, high):
-            left = "-infinity" if low is None else typst(low)
-            right = "infinity" if high is None else typst(high)
+            start = "-infinity" if low is None else typst(low)
+            end = "infinity" if high is None else typst(high)
             ends = ("[" if line.has_low else "(", "]" if line.has_high else ")")
-            return f"lr({ends[0]}{left}, {right}{ends[1]})"
+            return f"lr({ends[0]}{start}, {end}{ends[1]})"
         case Union(members):
             return " union ".join(typst(member) for member in members)
         case Builder(letter, condition):
