@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** The frame: rail and place, or signing in. */
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import KeysOverview from '@/app/KeysOverview.vue'
 import Rail from '@/app/Rail.vue'
 import SignIn from '@/app/SignIn.vue'
-import { Refusal, signedOut } from '@/api/client'
+import { api, Refusal, signedOut } from '@/api/client'
 import { loadSession, signOut, username } from '@/api/session'
 import { useKeys } from '@/shared/composables/useKeys'
+import { setDecimal } from '@/shared/math/decimal'
 import { words } from '@/texts/en'
 
 const route = useRoute()
@@ -28,6 +29,17 @@ load()
 async function leave(): Promise<void> {
   await signOut()
 }
+
+/** Decimals are typeset as the house rules have them, everywhere. */
+watch(
+  username,
+  async (name) => {
+    if (!name) return
+    const { data } = await api.GET('/api/house')
+    setDecimal(data?.decimal)
+  },
+  { immediate: true },
+)
 
 useKeys({ '?': () => (keysOpen.value = true) })
 </script>

@@ -32,7 +32,8 @@ def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
 def read(request: HttpRequest, body: Text) -> dict[str, Any]:
     """Return how one line is read."""
     rules = rules_of(teacher_of(request))
-    return pool.run("read", {"text": body.text, "juxtaposition": rules.juxtaposition})
+    question = {"text": body.text, "house": rules.for_core(), "task": body.task}
+    return pool.run("read", {**question, "variable": body.variable})
 
 
 @router.post("/check", response={200: Checked, **_REFUSALS})

@@ -24,9 +24,11 @@ from uchuu_core import (
     twin,
     work,
 )
+from uchuu_core.checking.context import refuse_systems
 from uchuu_core.failures import Failure
+from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.notation import mathml, plain, read, shown, typst
-from uchuu_core.proofing.items import KeyItem, items_of
+from uchuu_core.proofing.items import KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
 
 _OPERATIONS = {
@@ -47,15 +49,23 @@ _OPERATIONS = {
 def warm() -> None:
     """Load grammar and catalogue, so that the first call is as fast as the next."""
     answer("check", {"task": "solve", "given": "2x+1=7", "lines": ["2x=6", "x=4"]})
-    answer("read", {"text": r"\frac12", "juxtaposition": "equal"})
+    answer("read", {"text": r"\frac12"})
 
 
 def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     """Return the answer, or ``{"failure": …}``: exceptions of ours do not cross processes."""
     try:
         if operation == "read":
-            line = read(record["text"], juxtaposition=record["juxtaposition"])
-            others = {"mathml": mathml(line), "typst": typst(line)}
+            asked = {**record, "given": record["text"], "task": record.get("task") or "simplify"}
+            problem = problem_from(asked)
+            line = problem.read(record["text"])
+            if problem.task == "solve":
+                refuse_systems(line, record["text"])
+            others = {
+                "mathml": mathml(line),
+                "typst": typst(line),
+                "ambiguities": ambiguities(problem),
+            }
             return {"text": plain(line), **shown(line), **others}
         if operation == "compare":
             first, second = record["methods"]
@@ -70,7 +80,7 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
             taken = frozenset(record["avoid"])
             return family(record["family"], record["wish"], record["seed"], taken)
         if operation == "key-items":
-            return {"items": [asdict(item) for item in items_of(record["text"])]}
+            return asdict(key_of(record["text"]))
         if operation == "proof-item":
             return proof_item(KeyItem(**record["item"]), problem_from(record))
         if operation == "mistake":

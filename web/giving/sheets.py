@@ -217,15 +217,21 @@ def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
         if own["first_wrong"] is None and answer["right"] and answer["finished"]:
             mine = item.example.reasons
             return [
-                Written(
-                    math_of(line["text"]), mine.get(line["text"]) or said(line.get("says") or "")
-                )
+                Written(_math_of_line(line), mine.get(line["text"]) or said(line.get("says") or ""))
                 for line in own["lines"]
+                if not line.get("struck")
             ]
     record = asker.record(item.example)
     house = record["house"] | ({"density": wish.density} if wish.density else {})
     worked = asker.ask("work", item.example, house=house)
     return [Written(math_of(line["text"]), said(line["says"])) for line in worked["lines"]]
+
+
+def _math_of_line(line: dict[str, Any]) -> Math:
+    """Return a judged line: its mathematics; as words where it is a remark or done to both sides."""
+    if line.get("operation") and not line.get("mathematics"):
+        return Math(f"{line['operation']}    {line['operation']}")
+    return math_of(line.get("mathematics") or line["text"])
 
 
 def _leavings(asker: Asker, item: SetItem) -> list[Leaving]:

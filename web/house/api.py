@@ -16,6 +16,7 @@ class Rules(Schema):
     """The teacher's conventions."""
 
     juxtaposition: Literal["equal", "tighter"]
+    decimal: Literal["point", "comma"] = "point"
     density: Literal["fine", "board", "key"]
     radicals: Literal["any", "non-negative"]
     methods: list[str] = Field(default=[], max_length=20)

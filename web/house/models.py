@@ -16,6 +16,10 @@ class HouseRules(models.Model):
         max_length=10, default="equal", choices=[("equal", "equal"), ("tighter", "tighter")]
     )
     """How ``1/2x`` is read: equal rank from the left, or the unwritten product first."""
+    decimal = models.CharField(
+        max_length=5, default="point", choices=[("point", "point"), ("comma", "comma")]
+    )
+    """What stands before decimals; under the comma, ``;`` stands between solutions."""
     density = models.CharField(
         max_length=10,
         default="board",
@@ -40,6 +44,7 @@ class HouseRules(models.Model):
         """Return the rules as the core's contract has them."""
         return {
             "juxtaposition": self.juxtaposition,
+            "decimal": self.decimal,
             "density": self.density,
             "radicals": self.radicals,
             "methods": self.methods,

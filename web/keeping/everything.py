@@ -30,7 +30,7 @@ from sets.schemas import ItemIn, SetIn
 SCHEMA = Path(__file__).parent / "format" / "everything.schema.json"
 _FIELDS = set(ExampleIn.model_fields)
 _OWN = ("name", "before", "after", "when", "says")
-_RULES = ("juxtaposition", "density", "radicals", "methods")
+_RULES = ("juxtaposition", "decimal", "density", "radicals", "methods")
 
 
 @lru_cache(maxsize=1)

@@ -4,6 +4,7 @@ from datetime import datetime
 from typing import Any, Literal
 from uuid import UUID
 
+from algebra.schemas.problem import Task
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
 from django.db.models import QuerySet
@@ -15,6 +16,7 @@ from jobs.api import JobOut
 from ninja import Field, File, Router, Schema, Status, UploadedFile
 
 from proofs.actions.correct import accept, as_set, corrected_text
+from proofs.actions.correct_reading import correct_reading
 from proofs.actions.proof_key import begin_proof
 from proofs.models import Proof
 
@@ -27,6 +29,8 @@ class KeyIn(Schema):
 
     title: str = Field(default="", max_length=200)
     text: str = Field(max_length=200_000)
+    purpose: Literal["key", "sheet"] = "key"
+    """A key to be proofed, or a sheet to be looked over and made a set."""
 
 
 class KeyLine(Schema):
@@ -35,6 +39,8 @@ class KeyLine(Schema):
     text: str
     latex: str | None
     verdict: str
+    role: str = "chain"
+    remark: str = ""
 
 
 class Option(Schema):
@@ -67,6 +73,10 @@ class ProofItem(Schema):
     options: list[Option] = []
     faults: list[str] = []
     notes: list[str] = []
+    chosen: str = ""
+    variable: str | None = None
+    reading: str = ""
+    """A sentence, where the item could have been meant otherwise."""
     status: Literal["holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer"]
     line: int | None = None
     error: str | None = None
@@ -109,6 +119,7 @@ class ProofOut(Schema):
     id: UUID
     title: str
     text: str
+    purpose: Literal["key", "sheet"]
     report: list[ProofItem]
     accepted: list[int]
     job: JobOut | None
@@ -120,6 +131,26 @@ class AcceptedIn(Schema):
     places: list[int] = Field(max_length=200)
 
 
+class KeyItemIn(Schema):
+    """One item as the teacher reads it: the problem, and what stands under it."""
+
+    number: str = Field(default="", max_length=40)
+    at: int = 0
+    task: Task
+    given: str = Field(max_length=20_000)
+    lines: list[str] = Field(default=[], max_length=200)
+    options: list[tuple[str, str]] = Field(default=[], max_length=8)
+    chosen: str = Field(default="", max_length=1)
+    notes: list[str] = Field(default=[], max_length=200)
+    variable: str | None = Field(default=None, max_length=5)
+
+
+class KeyItemsIn(Schema):
+    """All items of a key, in order."""
+
+    items: list[KeyItemIn] = Field(max_length=200)
+
+
 @router.get("", response=list[ProofRow])
 def listed(request: HttpRequest) -> QuerySet[Proof]:
     """Return the proofed keys, newest first."""
@@ -129,7 +160,9 @@ def listed(request: HttpRequest) -> QuerySet[Proof]:
 @router.post("", response={201: ProofOut, **_REFUSALS})
 def begin(request: HttpRequest, body: KeyIn) -> Status[Proof]:
     """Begin to proof a key that was pasted."""
-    stored = begin_proof(teacher=teacher_of(request), title=body.title, text=body.text)
+    stored = begin_proof(
+        teacher=teacher_of(request), title=body.title, text=body.text, purpose=body.purpose
+    )
     return Status(201, stored)
 
 
@@ -152,6 +185,14 @@ def one(request: HttpRequest, identity: UUID) -> Proof:
 def accepted(request: HttpRequest, identity: UUID, body: AcceptedIn) -> Proof:
     """Keep which corrections are accepted."""
     return accept(stored=_of(request, identity), places=body.places)
+
+
+@router.put("/{identity}/items", response={200: ProofOut, 409: FailureRecord, **_REFUSALS})
+def items(request: HttpRequest, identity: UUID, body: KeyItemsIn) -> Proof:
+    """Correct how the key is read; what changed is judged again."""
+    stored = _of(request, identity)
+    changed = [{**item.dict(), "reading": "", "frame": ""} for item in body.items]
+    return correct_reading(stored=stored, items=changed)
 
 
 @router.get("/{identity}/key.txt")

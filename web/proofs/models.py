@@ -16,6 +16,12 @@ class Proof(models.Model):
     )
     title = models.CharField(max_length=200, blank=True)
     text = models.TextField()
+    purpose = models.CharField(
+        max_length=5, default="key", choices=[("key", "key"), ("sheet", "sheet")]
+    )
+    """A key to be proofed, or a sheet to be looked over and made a set."""
+    items = models.JSONField(default=list)
+    """The items as they are read, one for each record of the report; the teacher may correct them."""
     job = models.ForeignKey(Job, on_delete=models.SET_NULL, null=True, related_name="+")
     report = models.JSONField(default=list)
     """One record for each item, as the core's ``proof_item`` gives it, with ``repeats``."""

@@ -1136,6 +1136,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/proofs/{identity}/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Items
+         * @description Correct how the key is read; what changed is judged again.
+         */
+        put: operations["proofs_api_items"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/proofs/{identity}/key.txt": {
         parameters: {
             query?: never;
@@ -1296,6 +1316,7 @@ export interface components {
             /**
              * @default {
              *       "juxtaposition": null,
+             *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
              *       "methods": null
@@ -1339,6 +1360,8 @@ export interface components {
         OwnRules: {
             /** Juxtaposition */
             juxtaposition?: ("equal" | "tighter") | null;
+            /** Decimal */
+            decimal?: ("point" | "comma") | null;
             /** Density */
             density?: ("fine" | "board" | "key") | null;
             /** Radicals */
@@ -1385,6 +1408,7 @@ export interface components {
             /**
              * @default {
              *       "juxtaposition": null,
+             *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
              *       "methods": null
@@ -1488,6 +1512,7 @@ export interface components {
             /**
              * @default {
              *       "juxtaposition": null,
+             *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
              *       "methods": null
@@ -1529,6 +1554,16 @@ export interface components {
             content: components["schemas"]["ExampleIn"];
         };
         /**
+         * Ambiguity
+         * @description Notation that others may read differently; the reading taken stands first.
+         */
+        Ambiguity: {
+            /** Says */
+            says: string;
+            /** Readings */
+            readings: components["schemas"]["ReadingValue"][];
+        };
+        /**
          * Notations
          * @description The same in the notations of other programs too.
          */
@@ -1544,6 +1579,23 @@ export interface components {
             mathml: string;
             /** Typst */
             typst: string;
+            /**
+             * Ambiguities
+             * @default []
+             */
+            ambiguities: components["schemas"]["Ambiguity"][];
+        };
+        /**
+         * ReadingValue
+         * @description One reading of an ambiguous line, with its value where it has one.
+         */
+        ReadingValue: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Value */
+            value: string | null;
         };
         /**
          * Sides
@@ -1564,6 +1616,10 @@ export interface components {
         Text: {
             /** Text */
             text: string;
+            /** Task */
+            task?: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
+            /** Variable */
+            variable?: string | null;
         };
         /**
          * Answer
@@ -1675,10 +1731,25 @@ export interface components {
             /** Counter */
             counter?: string | null;
             /**
-             * Check Line
+             * Role
+             * @default chain
+             * @enum {string}
+             */
+            role: "chain" | "check" | "side" | "operation" | "remark";
+            /**
+             * Back
              * @default false
              */
-            check_line: boolean;
+            back: boolean;
+            /** Remark */
+            remark?: string | null;
+            /** Operation */
+            operation?: string | null;
+            /**
+             * Struck
+             * @default false
+             */
+            struck: boolean;
             /**
              * Feature
              * @default false
@@ -1917,16 +1988,6 @@ export interface components {
             conditions: string[];
         };
         /**
-         * Ambiguity
-         * @description Notation that others may read differently; the reading taken stands first.
-         */
-        Ambiguity: {
-            /** Says */
-            says: string;
-            /** Readings */
-            readings: components["schemas"]["ReadingValue"][];
-        };
-        /**
          * Inspected
          * @description What kind of problem it is and what is worth noticing.
          */
@@ -1975,16 +2036,6 @@ export interface components {
             says: string;
             /** Where */
             where: string | null;
-        };
-        /**
-         * ReadingValue
-         * @description One reading of an ambiguous line, with its value where it has one.
-         */
-        ReadingValue: {
-            /** Text */
-            text: string;
-            /** Value */
-            value: string | null;
         };
         /**
          * Nudged
@@ -2648,6 +2699,12 @@ export interface components {
              */
             juxtaposition: "equal" | "tighter";
             /**
+             * Decimal
+             * @default point
+             * @enum {string}
+             */
+            decimal: "point" | "comma";
+            /**
              * Density
              * @enum {string}
              */
@@ -2826,6 +2883,7 @@ export interface components {
             /**
              * @default {
              *       "juxtaposition": null,
+             *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
              *       "methods": null
@@ -2921,6 +2979,7 @@ export interface components {
             /**
              * @default {
              *       "juxtaposition": null,
+             *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
              *       "methods": null
@@ -3187,6 +3246,16 @@ export interface components {
             latex: string | null;
             /** Verdict */
             verdict: string;
+            /**
+             * Role
+             * @default chain
+             */
+            role: string;
+            /**
+             * Remark
+             * @default
+             */
+            remark: string;
         };
         /**
          * Option
@@ -3241,6 +3310,18 @@ export interface components {
              */
             notes: string[];
             /**
+             * Chosen
+             * @default
+             */
+            chosen: string;
+            /** Variable */
+            variable?: string | null;
+            /**
+             * Reading
+             * @default
+             */
+            reading: string;
+            /**
              * Status
              * @enum {string}
              */
@@ -3294,6 +3375,11 @@ export interface components {
             title: string;
             /** Text */
             text: string;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "key" | "sheet";
             /** Report */
             report: components["schemas"]["ProofItem"][];
             /** Accepted */
@@ -3325,6 +3411,12 @@ export interface components {
             title: string;
             /** Text */
             text: string;
+            /**
+             * Purpose
+             * @default key
+             * @enum {string}
+             */
+            purpose: "key" | "sheet";
         };
         /**
          * AcceptedIn
@@ -3333,6 +3425,62 @@ export interface components {
         AcceptedIn: {
             /** Places */
             places: number[];
+        };
+        /**
+         * KeyItemIn
+         * @description One item as the teacher reads it: the problem, and what stands under it.
+         */
+        KeyItemIn: {
+            /**
+             * Number
+             * @default
+             */
+            number: string;
+            /**
+             * At
+             * @default 0
+             */
+            at: number;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Options
+             * @default []
+             */
+            options: [
+                string,
+                string
+            ][];
+            /**
+             * Chosen
+             * @default
+             */
+            chosen: string;
+            /**
+             * Notes
+             * @default []
+             */
+            notes: string[];
+            /** Variable */
+            variable?: string | null;
+        };
+        /**
+         * KeyItemsIn
+         * @description All items of a key, in order.
+         */
+        KeyItemsIn: {
+            /** Items */
+            items: components["schemas"]["KeyItemIn"][];
         };
     };
     responses: never;
@@ -6284,6 +6432,77 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    proofs_api_items: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeyItemsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

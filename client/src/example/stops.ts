@@ -1,7 +1,7 @@
 /** A judged example as stops on the spine. */
 import type { Schemas } from '@/api/client'
 import { prose } from '@/shared/logic/readable'
-import { marksOf } from '@/spine/marks'
+import { aroundOf, marksOf } from '@/spine/marks'
 import type { StopLine } from '@/spine/types'
 
 /** Return the given as a stop, with `says` beside it. */
@@ -23,5 +23,6 @@ export function writtenStops(
     sides: line.sides ?? null,
     spoken: line.spoken ?? line.text,
     words: line.error?.name ?? (reasons[line.text] || prose(line.says ?? '')),
+    ...aroundOf(line),
   }))
 }

@@ -3,6 +3,8 @@
 import { computed } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
+import { readable } from '@/shared/logic/readable'
+import { isLeaving } from './marks'
 import Stop from './Stop.vue'
 import type { StopLine } from './types'
 
@@ -16,10 +18,47 @@ const props = defineProps<{
 const sign = computed(() =>
   props.line.mark === 'given' && !props.line.sides?.left ? '' : (props.line.sides?.sign ?? '='),
 )
+const hasMathematics = computed(() => !!props.line.sides?.right)
+/** Beside the spine a line stands whole. */
+const whole = computed(() => {
+  const sides = props.line.sides
+  return sides?.left ? `${sides.left} ${sides.sign} ${sides.right}` : (sides?.right ?? '')
+})
 </script>
 
 <template>
-  <div class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
+  <div
+    v-if="line.beside"
+    class="line beside"
+    :data-mark="line.mark"
+    :data-chosen="chosen || undefined"
+  >
+    <span class="number" aria-hidden="true">{{ line.number || '' }}</span>
+    <span class="left">
+      <span v-if="line.mark === 'operation'" class="operation">{{
+        readable(line.operation ?? '')
+      }}</span>
+    </span>
+    <span class="on-spine" />
+    <span class="right">
+      <span v-if="line.mark === 'operation'" class="operation">{{
+        readable(line.operation ?? '')
+      }}</span>
+      <template v-else>
+        <Stop v-if="hasMathematics && !line.struck" class="small" :sign="sign" :mark="line.mark" />
+        <MathText v-if="hasMathematics" :latex="whole" :spoken="line.spoken" display />
+        <s v-if="line.struck">{{ line.remark }}</s>
+        <i v-else-if="line.remark" class="remark">{{ line.remark }}</i>
+      </template>
+    </span>
+    <span class="words">
+      <span v-if="isLeaving(line.mark) || line.mark === 'check'" class="says">{{
+        words.stops[line.mark]
+      }}</span>
+      {{ line.words }}
+    </span>
+  </div>
+  <div v-else class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
     <span class="number" aria-hidden="true">{{ line.number || '' }}</span>
     <span class="left">
       <MathText v-if="line.sides?.left" :latex="line.sides.left" :spoken="line.spoken" display />
@@ -35,6 +74,8 @@ const sign = computed(() =>
         display
       />
       <code v-else class="as-typed">{{ line.text }}</code>
+      <i v-if="line.remark" class="remark">{{ line.remark }}</i>
+      <span v-if="line.operation" class="operation">| {{ readable(line.operation) }}</span>
     </span>
     <span class="words">
       <span v-if="line.mark !== 'ok' && line.mark !== 'given'" class="says">{{
@@ -112,6 +153,51 @@ const sign = computed(() =>
 .line[data-mark='wrong'] .on-spine::after,
 .line[data-mark='loses'] .on-spine::after {
   border-left: 2px dotted var(--leave-soft);
+}
+/* side work, checks and words hang on the spine by a short tick and leave it as it is */
+.beside {
+  min-height: 2.1rem;
+}
+.beside .right {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 0.98em;
+}
+.beside .on-spine::after,
+.beside .on-spine::before {
+  top: 0;
+  height: 100%;
+}
+.beside[data-mark='check'] .right,
+.beside[data-mark='side'] .right,
+.beside[data-mark='wrong'] .right {
+  border-left: 2px dotted var(--edge);
+  padding-left: 0.6rem;
+}
+.small {
+  width: 1.5rem;
+  height: 1.5rem;
+  flex: none;
+}
+.operation,
+.remark {
+  color: var(--quiet);
+}
+.operation {
+  font-size: 0.95em;
+  white-space: nowrap;
+}
+.right > .remark,
+.right > .operation {
+  margin-left: 0.7rem;
+}
+.beside .right > .remark:first-child,
+.beside .right > .operation:first-child {
+  margin-left: 0;
+}
+s {
+  color: var(--quiet);
 }
 .words {
   color: var(--quiet);

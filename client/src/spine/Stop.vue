@@ -50,6 +50,11 @@ defineProps<{
         <rect x="11" y="13" width="14" height="10" rx="2" class="patch" />
       </template>
       <circle v-else-if="mark === 'parallel'" cx="18" cy="18" r="11.5" class="light" />
+      <rect v-else-if="mark === 'side'" x="9" y="9" width="18" height="18" rx="3" class="open" />
+      <template v-else-if="mark === 'back'">
+        <circle cx="18" cy="18" r="11.5" class="full" />
+        <path d="M3 5a16 16 0 0 0 6 5" class="open thick" />
+      </template>
       <rect v-else-if="mark === 'check'" x="7" y="11" width="22" height="14" rx="7" class="open" />
       <circle v-else-if="mark === 'waiting'" cx="18" cy="18" r="11.5" class="faint" />
       <circle v-else cx="18" cy="18" r="11.5" class="plain" />
@@ -121,6 +126,7 @@ defineProps<{
   fill: currentColor;
 }
 .stop[data-mark='ok'] .sign,
+.stop[data-mark='back'] .sign,
 .stop[data-mark='condition'] .sign {
   fill: var(--paper);
 }

@@ -18,6 +18,10 @@ export type Mark =
   | 'doubt'
   | 'parallel'
   | 'check'
+  | 'side'
+  | 'operation'
+  | 'remark'
+  | 'back'
   | 'waiting'
 
 /** One stop on the spine. */
@@ -33,4 +37,12 @@ export interface StopLine {
   at?: number | null
   /** Short words beside it: its reason, or what is wrong. */
   words: string
+  /** Whether it stands beside the spine: side work, a check, what is done to both sides, words. */
+  beside?: boolean
+  /** The words on the line. */
+  remark?: string
+  /** What is done to both sides. */
+  operation?: string
+  /** Crossed out. */
+  struck?: boolean
 }

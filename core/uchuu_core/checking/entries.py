@@ -5,7 +5,7 @@ from typing import Any
 
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, Unreadable
-from uchuu_core.notation import latex, shown, spoken
+from uchuu_core.notation import latex, plain, shown, spoken
 from uchuu_core.notation.features import starts_with_label
 from uchuu_core.notation.remarks import Written, written
 from uchuu_core.tree.nodes import Line
@@ -64,6 +64,8 @@ def shown_entry(entry: Entry) -> dict[str, Any]:
     told = entry.told
     if every and told.remark:
         record["spoken"] = f"{record['spoken']}, {told.remark}"
+    if every and (told.remark or told.operation):
+        record["mathematics"] = ", ".join(plain(line) for line in every)
     if told.operation:
         record["operation"] = told.operation
         record["spoken"] = f"{record['spoken']} on both sides: {told.operation}".strip()

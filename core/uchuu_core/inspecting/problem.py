@@ -43,7 +43,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
         "reads": {"text": plain(given), **shown(given)},
         "unknown": context.unknown if letters(given) else None,
         "notices": notices(context),
-        "ambiguities": ambiguities(problem.given, problem.house.juxtaposition),
+        "ambiguities": ambiguities(problem),
         "excluded": excluded_of(context),
         "methods": [
             {"method": m.key, "why": m.why, "lines": _length(m, context)}

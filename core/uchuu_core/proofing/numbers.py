@@ -61,14 +61,11 @@ class Numbering:
 
 def numbering_of(lines: list[str]) -> Numbering:
     """Return how the items of a text are numbered."""
-    dotted = [_first(_DOTTED, line) or _first(_NAMED, line) for line in lines]
-    dotted = [number for number in dotted if number]
-    sections = [_first(_SECTION, line) for line in lines]
-    sections = [number for number in sections if number]
-    letters = [_first(_LETTER, line) for line in lines]
-    letters = [letter.lower() for letter in letters if letter]
-    capitals = [letter for line in lines if (letter := _first(_CAPITAL, line) or _alone(line))]
-    bare = [int(number) for line in lines if (number := _first(_BARE, line))]
+    dotted = _found(lines, _DOTTED, _NAMED)
+    sections = _found(lines, _SECTION)
+    letters = [letter.lower() for letter in _found(lines, _LETTER)]
+    capitals = _found(lines, _CAPITAL, re.compile(r"\s*([A-Z])\s*$"))
+    bare = [int(number) for number in _found(lines, _BARE)]
     has_numbers = bool(dotted or sections)
     is_run = _climbs([ord(letter) for letter in letters])
     return Numbering(
@@ -80,14 +77,14 @@ def numbering_of(lines: list[str]) -> Numbering:
     )
 
 
-def _first(pattern: re.Pattern[str], line: str) -> str | None:
-    found = pattern.match(line)
-    return next((group for group in found.groups() if group), None) if found else None
-
-
-def _alone(line: str) -> str | None:
-    found = re.fullmatch(r"\s*([A-Z])\s*", line)
-    return found.group(1) if found else None
+def _found(lines: list[str], *patterns: re.Pattern[str]) -> list[str]:
+    """Return the number of every line that begins as one of *patterns* says."""
+    found = []
+    for line in lines:
+        matches = [match for pattern in patterns if (match := pattern.match(line))]
+        if matches:
+            found.append(next(group for group in matches[0].groups() if group))
+    return found
 
 
 def _climbs(numbers: list[int]) -> bool:

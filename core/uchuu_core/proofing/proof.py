@@ -81,6 +81,9 @@ def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
         "options": [],
         "faults": [],
         "notes": item.notes,
+        "reading": item.reading,
+        "chosen": item.chosen,
+        "variable": item.variable,
         "status": "unreadable",
         "line": None,
         **dict.fromkeys(("error", "name", "says", "counter", "instead", "message", "answer")),
@@ -89,12 +92,18 @@ def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
         "extra": [],
         "correction": None,
     }
-    problem = replace(defaults, task=item.task or "simplify", given=item.given, lines=())
+    problem = replace(
+        defaults,
+        task=item.task or "simplify",
+        given=item.given,
+        variable=item.variable or defaults.variable,
+        lines=(),
+    )
     try:
         context = context_of(problem, [])
     except Failure as failure:
         return report | {"message": failure.message}
-    report["latex"] = latex(context.given)
+    report["latex"] = latex(problem.read(item.given))
     worked = _worked(problem)
     if worked is not None:
         report["answer"] = worked["answer"]
@@ -136,7 +145,13 @@ def _judge(report: dict[str, Any], problem: Problem) -> None:
     while found["unexplained"]:
         found = check(problem)
     report["lines"] = [
-        {"text": line["text"], "latex": _latex(line["text"]), "verdict": line["verdict"]}
+        {
+            "text": line["text"],
+            "latex": line.get("latex") or None,
+            "verdict": line["verdict"],
+            "role": line.get("role", "chain"),
+            "remark": line.get("remark", ""),
+        }
         for line in found["lines"]
     ]
     verdicts = [line["verdict"] for line in found["lines"]]
@@ -170,10 +185,3 @@ def _judge(report: dict[str, Any], problem: Problem) -> None:
         report["status"] = "wrong"
     else:
         report["status"] = "holds"
-
-
-def _latex(text: str) -> str | None:
-    try:
-        return latex(read(text))
-    except Failure:
-        return None

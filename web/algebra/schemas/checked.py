@@ -49,7 +49,16 @@ class CheckedLine(Schema):
     note: str | None = None
     tested: str | None = None
     counter: str | None = None
-    check_line: bool = False
+    role: Literal["chain", "check", "side", "operation", "remark"] = "chain"
+    """Only lines of the chain are judged against one another."""
+    back: bool = False
+    """It follows from the last line that held, not from the wrong one before it."""
+    remark: str | None = None
+    """The words on the line."""
+    operation: str | None = None
+    """What is done to both sides."""
+    struck: bool = False
+    """Crossed out: it stays and does not count."""
     feature: bool = False
     """Judged against the given alone, not against the line before."""
     copied: list[str] = []

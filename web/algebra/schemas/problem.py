@@ -12,6 +12,9 @@ class Text(Schema):
     """One line as typed."""
 
     text: str = Field(max_length=20_000)
+    task: Task | None = None
+    """What is asked of it, where that is known: it decides how a function's name is read."""
+    variable: str | None = None
 
 
 class Sides(Schema):
@@ -31,17 +34,35 @@ class Reading(Schema):
     spoken: str
 
 
+class ReadingValue(Schema):
+    """One reading of an ambiguous line, with its value where it has one."""
+
+    text: str
+    latex: str
+    value: str | None
+
+
+class Ambiguity(Schema):
+    """Notation that others may read differently; the reading taken stands first."""
+
+    says: str
+    readings: list[ReadingValue]
+
+
 class Notations(Reading):
     """The same in the notations of other programs too."""
 
     mathml: str
     typst: str
+    ambiguities: list[Ambiguity] = []
+    """What others may read differently."""
 
 
 class OwnRules(Schema):
     """House rules of one example, where they differ from the teacher's."""
 
     juxtaposition: Literal["equal", "tighter"] | None = None
+    decimal: Literal["point", "comma"] | None = None
     density: Literal["fine", "board", "key"] | None = None
     radicals: Literal["any", "non-negative"] | None = None
     methods: list[str] | None = Field(default=None, max_length=20)

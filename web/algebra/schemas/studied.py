@@ -2,7 +2,7 @@
 
 from ninja import Field, Schema
 
-from algebra.schemas.problem import Reading
+from algebra.schemas.problem import Ambiguity, Reading
 from algebra.schemas.worked import WorkedLine
 
 
@@ -89,20 +89,6 @@ class Notice(Schema):
     code: str
     says: str
     where: str | None
-
-
-class ReadingValue(Schema):
-    """One reading of an ambiguous line, with its value where it has one."""
-
-    text: str
-    value: str | None
-
-
-class Ambiguity(Schema):
-    """Notation that others may read differently; the reading taken stands first."""
-
-    says: str
-    readings: list[ReadingValue]
 
 
 class MethodOffered(Schema):

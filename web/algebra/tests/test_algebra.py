@@ -119,7 +119,13 @@ def test_a_bug_of_ours_is_not_shown_as_an_answer(monkeypatch: pytest.MonkeyPatch
 def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
     before = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
-    rules = {"juxtaposition": "tighter", "density": "key", "radicals": "any", "methods": []}
+    rules = {
+        "juxtaposition": "tighter",
+        "decimal": "point",
+        "density": "key",
+        "radicals": "any",
+        "methods": [],
+    }
     assert ada.call("PUT", "/house", rules).status_code == 200
     after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 

@@ -3,7 +3,13 @@
 import pytest
 from api.testing import ApiClient
 
-DEFAULTS = {"juxtaposition": "equal", "density": "board", "radicals": "any", "methods": []}
+DEFAULTS = {
+    "juxtaposition": "equal",
+    "decimal": "point",
+    "density": "board",
+    "radicals": "any",
+    "methods": [],
+}
 
 
 def test_rules_start_with_the_defaults_and_are_kept(ada: ApiClient) -> None:

@@ -16,14 +16,20 @@ from proofs.models import Proof
 
 
 @transaction.atomic
-def begin_proof(*, teacher: User, title: str, text: str) -> Proof:
+def begin_proof(*, teacher: User, title: str, text: str, purpose: str = "key") -> Proof:
     """Store the text and begin to proof it.
 
     Raises:
         Failure: the text passes the core's bounds.
     """
-    pool.run("key-items", {"text": text})
-    stored = Proof.objects.create(teacher=teacher, title=title, text=text)
+    key = pool.run("key-items", {"text": text})
+    stored = Proof.objects.create(
+        teacher=teacher,
+        title=(title or key["title"])[:200],
+        text=text,
+        purpose=purpose,
+        items=key["items"],
+    )
     stored.job = begin(teacher=teacher, kind="proof", params={"proof": str(stored.pk)})
     stored.save(update_fields=["job"])
     stored.refresh_from_db()
@@ -32,15 +38,19 @@ def begin_proof(*, teacher: User, title: str, text: str) -> Proof:
 
 def plan(job: Job) -> list[Any]:
     """Return the items of the key, one a step."""
-    text = Proof.objects.get(pk=job.params["proof"]).text
-    items: list[Any] = pool.run("key-items", {"text": text})["items"]
+    items: list[Any] = Proof.objects.get(pk=job.params["proof"]).items
     return items
 
 
 def one_item(job: Job, item: dict[str, Any]) -> dict[str, Any]:
+    """Proof one item of a job."""
+    return judged(job.teacher, item)
+
+
+def judged(teacher: User, item: dict[str, Any]) -> dict[str, Any]:
     """Proof one item; one that takes too long says so and does not stop the rest."""
-    rules = rules_of(job.teacher).for_core()
-    question = {"task": "simplify", "given": "", "house": rules, "own": own_errors(job.teacher)}
+    rules = rules_of(teacher).for_core()
+    question = {"task": "simplify", "given": "", "house": rules, "own": own_errors(teacher)}
     try:
         return known.ask("proof-item", {**question, "item": item})
     except Failure as failure:
@@ -58,9 +68,12 @@ def one_item(job: Job, item: dict[str, Any]) -> dict[str, Any]:
 
 def store(job: Job) -> dict[str, Any]:
     """Store the report."""
-    givens = [item["given"] for item in job.results]
-    report = [
-        {**item, "repeats": other} for item, other in zip(job.results, repeats(givens), strict=True)
-    ]
+    report = with_repeats(job.results)
     Proof.objects.filter(pk=job.params["proof"]).update(report=report, accepted=[])
     return {"proof": job.params["proof"]}
+
+
+def with_repeats(report: list[Any]) -> list[Any]:
+    """Return the records with what each repeats."""
+    givens = [item["given"] for item in report]
+    return [{**item, "repeats": other} for item, other in zip(report, repeats(givens), strict=True)]

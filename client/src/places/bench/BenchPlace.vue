@@ -84,6 +84,7 @@ function tell(refusal: unknown): void {
 
 function pose(text: string): void {
   posing.value = false
+  judging.posed()
   bench.pose(text)
   void nextTick(() => entry.value?.focus())
 }
@@ -104,6 +105,15 @@ function goOn(): void {
 function paste(lines: string[]): void {
   bench.addLines(lines)
   draft.value = ''
+}
+
+/** Cross a line out, or bring it back: it stays, thin and struck, and does not count. */
+function cross(): void {
+  const index = chosen.value ?? content.value.lines.length - 1
+  const text = content.value.lines[index]
+  if (text === undefined) return
+  const struck = /^~~(.*)~~$/.exec(text)
+  bench.editLine(index, struck?.[1] ?? `~~${text}~~`)
 }
 
 function toggleForks(): void {
@@ -146,6 +156,7 @@ useKeys({
   'Alt+F': toggleForks,
   'Alt+H': () => void nextStep.value?.deeper(),
   'Alt+M': toggleField,
+  'Alt+X': cross,
   'Alt+G': () => (posing.value = true),
   'Alt+N': fresh,
   'Alt+P': () => leaveFor('key'),
@@ -264,6 +275,7 @@ useKeys({
         <div class="actions">
           <el-button @click="list?.edit(chosen)">{{ words.bench.edit }}</el-button>
           <el-button @click="list?.insert(chosen)">{{ words.bench.insert }}</el-button>
+          <el-button :title="'Alt+X'" @click="cross">{{ words.bench.cross }}</el-button>
           <el-button @click="list?.remove(chosen)">{{ words.bench.remove }}</el-button>
         </div>
         <CopyLine v-if="!chosenLine?.failure" :text="content.lines[chosen] ?? ''" />

@@ -31,8 +31,6 @@ const emit = defineEmits<{
 const field = ref<HTMLInputElement | null>(null)
 const typeset = ref<{ focus: () => void } | null>(null)
 const hint = useId()
-/** The text that Enter was refused for: unreadable; a second Enter keeps it as it is. */
-const refused = ref<string | null>(null)
 /** The last readable form, so that the preview does not flicker while one types. */
 const sides = ref<Sides | null>(null)
 
@@ -44,19 +42,12 @@ watch(
   },
 )
 
-const isRefused = computed(() => props.stop?.mark === 'unreadable' && refused.value === text.value)
+/** Half a line is no fault while one types: what cannot be read is said once it is kept. */
 const mark = computed<Mark>(() => {
-  if (!props.stop) return 'waiting'
-  return props.stop.mark === 'unreadable' && !isRefused.value ? 'waiting' : props.stop.mark
+  const found = props.stop?.mark ?? 'waiting'
+  return found === 'unreadable' ? 'waiting' : found
 })
 
-function enter(): void {
-  if (props.stop?.mark === 'unreadable' && !isRefused.value) {
-    refused.value = text.value
-    const at = props.stop.at ?? text.value.length
-    field.value?.setSelectionRange(at, at + 1)
-  } else emit('keep')
-}
 const focus = () => void nextTick(() => (field.value ?? typeset.value)?.focus())
 defineExpose({ focus })
 watch(kind, focus)
@@ -90,7 +81,6 @@ function pasted(event: ClipboardEvent): void {
     <div :id="hint" class="says" aria-live="polite">
       <template v-if="stop && mark !== 'waiting'">
         <b v-if="mark !== 'ok'">{{ words.stops[mark] }}</b> {{ stop.words }}
-        <span v-if="isRefused">{{ words.bench.keepAnyway }}</span>
       </template>
     </div>
     <TypesetField
@@ -99,7 +89,7 @@ function pasted(event: ClipboardEvent): void {
       v-model="text"
       :label="label"
       :described-by="hint"
-      @enter="enter"
+      @enter="emit('keep')"
       @up="emit('up')"
       @leave="emit('leave')"
     />
@@ -110,10 +100,9 @@ function pasted(event: ClipboardEvent): void {
       class="typed"
       :aria-label="label"
       :aria-describedby="hint"
-      :aria-invalid="isRefused"
       autocomplete="off"
       spellcheck="false"
-      @keydown.enter.prevent="enter"
+      @keydown.enter.prevent="emit('keep')"
       @keydown.up="emit('up')"
       @keydown.escape="emit('leave')"
       @paste="pasted"

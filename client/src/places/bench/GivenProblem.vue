@@ -2,6 +2,7 @@
 /** The posed problem: in words, and what is worth noticing before the first move. */
 import type { Schemas } from '@/api/client'
 import { words } from '@/texts/en'
+import AmbiguousReading from './AmbiguousReading.vue'
 import { methodName, prose, readable } from '@/shared/logic/readable'
 
 defineProps<{
@@ -38,14 +39,7 @@ const emit = defineEmits<{
         {{ prose(notice.says) }}
       </li>
     </ul>
-    <p v-for="item in inspected.ambiguities" :key="item.says" class="ambiguity">
-      {{ item.says }}
-      <span v-for="(reading, index) in item.readings" :key="reading.text" class="reading">
-        {{ index ? words.bench.also : words.bench.readAs }}
-        <code>{{ readable(reading.text) }}</code>
-        <template v-if="reading.value"> = {{ readable(reading.value) }}</template>
-      </span>
-    </p>
+    <AmbiguousReading v-for="item in inspected.ambiguities" :key="item.says" :item="item" />
     <div v-if="inspected.methods.length" class="methods">
       <span class="quiet">{{ words.bench.methods }}</span>
       <el-tooltip
@@ -95,16 +89,6 @@ const emit = defineEmits<{
 }
 .notices li {
   border-bottom: 1px dotted var(--ink);
-}
-.ambiguity {
-  margin: 0;
-  font-size: 0.9rem;
-  border-left: 3px double var(--ink);
-  padding-left: 0.7rem;
-}
-.reading {
-  margin-left: 0.8rem;
-  white-space: nowrap;
 }
 .methods {
   display: flex;

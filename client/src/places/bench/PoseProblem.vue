@@ -5,6 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
+import AmbiguousReading from './AmbiguousReading.vue'
 
 const props = defineProps<{
   /** The problem as it stands. */
@@ -18,7 +19,7 @@ const emit = defineEmits<{
 }>()
 
 const text = ref(props.given)
-const reading = ref<Schemas['Reading'] | null>(null)
+const reading = ref<Schemas['Notations'] | null>(null)
 const refusal = ref<Refusal | null>(null)
 const field = ref<HTMLInputElement | null>(null)
 
@@ -79,6 +80,11 @@ function pointOut(): void {
       </template>
       <span v-else class="hint">{{ words.bench.pose }}</span>
     </div>
+    <AmbiguousReading
+      v-for="item in refusal ? [] : (reading?.ambiguities ?? [])"
+      :key="item.says"
+      :item="item"
+    />
   </form>
 </template>
 

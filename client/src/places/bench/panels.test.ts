@@ -88,8 +88,8 @@ const INSPECTED: Schemas['Inspected'] = {
     {
       says: 'Read in two ways.',
       readings: [
-        { text: '(6 ÷ 2)*3', value: '9' },
-        { text: '6 ÷ (2*3)', value: '1' },
+        { text: '(6 ÷ 2)*3', latex: '(6 \\div 2) \\cdot 3', value: '9' },
+        { text: '6 ÷ (2*3)', latex: '6 \\div (2 \\cdot 3)', value: '1' },
       ],
     },
   ],

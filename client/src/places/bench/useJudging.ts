@@ -3,7 +3,7 @@ import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
 import { prose } from '@/shared/logic/readable'
-import { marksOf } from '@/spine/marks'
+import { aroundOf, marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
@@ -17,6 +17,10 @@ const PAUSE = 15
 const PAUSE_BEFORE_WHY = 220
 
 /** The few words beside a stop. */
+function markOfGiven(body: Schemas['ProblemIn']): string {
+  return JSON.stringify([body.task, body.given, body.variable, body.numbers, body.house])
+}
+
 function wordsOf(line: CheckedLine): string {
   if (line.error) return line.error.name
   if (line.failure) return line.failure.message
@@ -35,7 +39,8 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   const givenFailure = ref<Refusal | null>(null)
   const failure = ref<Refusal | null>(null)
   const judging = ref(false)
-  let sentGiven = ''
+  /** What was asked when `inspected` was answered. */
+  const sentGiven = ref('')
   let current: AbortController | null = null
 
   async function judge(explains: boolean): Promise<void> {
@@ -43,7 +48,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     whySoon.cancel()
     if (!content.value.given.trim()) {
       checked.value = inspected.value = givenFailure.value = null
-      sentGiven = ''
+      sentGiven.value = ''
       return
     }
     const control = (current = new AbortController())
@@ -63,7 +68,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
       if (refusal.status === 422 || refusal.status === 413) {
         givenFailure.value = refusal
         checked.value = inspected.value = null
-        sentGiven = ''
+        sentGiven.value = ''
       } else failure.value = refusal
     } finally {
       if (current === control) judging.value = false
@@ -71,12 +76,12 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   }
 
   async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
-    const mark = JSON.stringify([body.task, body.given, body.variable, body.numbers, body.house])
-    if (mark === sentGiven) return
+    const mark = markOfGiven(body)
+    if (mark === sentGiven.value) return
     inspected.value = await result(
       api.POST('/api/algebra/inspect', { body: { ...body, lines: [] }, signal }),
     )
-    sentGiven = mark
+    sentGiven.value = mark
   }
 
   const soon = later(() => void judge(!draft.value.trim()), PAUSE)
@@ -90,6 +95,13 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     whySoon.cancel()
     current?.abort()
   })
+
+  const givenMark = () => markOfGiven(problemOf(content.value))
+
+  /** A new problem is posed: what was refused before says nothing of it. */
+  function posed(): void {
+    givenFailure.value = null
+  }
 
   function lineAt(index: number, text: string): CheckedLine | null {
     const found = checked.value?.lines[index]
@@ -106,6 +118,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
       spoken: line?.spoken ?? text,
       at: line?.failure?.at ?? null,
       words: line ? (!line.error && content.value.reasons[text]) || wordsOf(line) : '',
+      ...aroundOf(line),
     }
   }
 
@@ -118,16 +131,11 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     return draft.value.trim() ? stopAt(index, draft.value, marks.value[index]) : null
   })
   const given = computed<StopLine | null>(() => {
-    const reads = inspected.value?.reads
-    if (!reads) return null
-    return {
-      number: 0,
-      text: content.value.given,
-      mark: 'given',
-      sides: reads.sides,
-      spoken: reads.spoken,
-      words: '',
-    }
+    const text = content.value.given
+    if (!text.trim()) return null
+    const reads = inspected.value?.reads // the one before stands until the new one is typeset
+    const sides = reads && sentGiven.value === givenMark() ? reads.sides : null
+    return { number: 0, text, mark: 'given', sides, spoken: reads?.spoken ?? text, words: '' }
   })
 
   return {
@@ -140,6 +148,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     draftStop,
     given,
     lineAt,
+    posed,
     /** Judge now, where a slow or stopped server gave no answer. */
     again: () => void judge(true),
   }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** House rules, each with a live example that changes with the choice. */
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { readable } from '@/shared/logic/readable'
+import { setDecimal } from '@/shared/math/decimal'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 import TaughtMethods from './TaughtMethods.vue'
@@ -14,13 +15,21 @@ const worked = ref<Schemas['Worked'] | null>(null)
 const kept = ref(false)
 const refusal = ref('')
 
+const decimalExample = ref<Schemas['Reading'] | null>(null)
+const decimalText = computed(() =>
+  rules.value?.decimal === 'comma' ? 'x = 1,5; x = 2' : 'x = 1.5, x = 2',
+)
+
 async function show(): Promise<void> {
+  const body = { text: decimalText.value }
+  setDecimal(rules.value?.decimal)
+  decimalExample.value = await result(api.POST('/api/algebra/read', { body }))
   reading.value = await result(api.POST('/api/algebra/read', { body: { text: '1/2x' } }))
   const rest = { form: [], lines: [], numbers: 'real' as const }
   const under = { ...rest, task: 'simplify' as const, given: 'sqrt(9x^2)', lines: ['3x'] }
   root.value = await result(api.POST('/api/algebra/check', { body: under }))
-  const body = { ...rest, task: 'solve' as const, given: '3(x - 2) = x + 4' }
-  worked.value = await result(api.POST('/api/algebra/work', { body }))
+  const equation = { ...rest, task: 'solve' as const, given: '3(x - 2) = x + 4' }
+  worked.value = await result(api.POST('/api/algebra/work', { body: equation }))
 }
 
 async function load(): Promise<void> {
@@ -51,6 +60,10 @@ const readings = [
 const radicals = [
   { value: 'any', name: words.house.anyLetter, says: words.house.anyLetterSays },
   { value: 'non-negative', name: words.house.nonNegative, says: words.house.nonNegativeSays },
+] as const
+const decimals = [
+  { value: 'point', name: words.house.point, says: '1.5' },
+  { value: 'comma', name: words.house.comma, says: words.house.commaSays },
 ] as const
 const densities = [
   { value: 'fine', name: words.house.fine },
@@ -87,6 +100,28 @@ const densities = [
           <figcaption class="quiet">{{ words.house.live }}</figcaption>
           <span class="formula"><code>1/2x</code> <MathText :latex="reading.latex" display /></span>
           <span class="quiet">{{ reading.spoken }}</span>
+        </figure>
+      </section>
+      <section class="rule">
+        <fieldset>
+          <legend>{{ words.house.decimal }}</legend>
+          <label v-for="item in decimals" :key="item.value">
+            <input
+              type="radio"
+              name="decimal"
+              :checked="rules.decimal === item.value"
+              @change="choose({ decimal: item.value })"
+            />
+            <span
+              ><b>{{ item.name }}</b> <span class="quiet">{{ item.says }}</span></span
+            >
+          </label>
+        </fieldset>
+        <figure v-if="decimalExample">
+          <figcaption class="quiet">{{ words.house.live }}</figcaption>
+          <span class="formula"
+            ><code>{{ decimalText }}</code> <MathText :latex="decimalExample.latex" display
+          /></span>
         </figure>
       </section>
       <section class="rule">

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** One item of a proofed key: its lines at their stops, what does not hold, and what should stand there. */
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark } from '@/spine/types'
 import { words } from '@/texts/en'
+import ItemReading from './ItemReading.vue'
 
 const accepted = defineModel<boolean>('accepted', { required: true })
 const props = defineProps<{
@@ -15,7 +16,17 @@ const props = defineProps<{
   place: number
   /** The name of the item that it repeats; empty for none. */
   repeated: string
+  /** Whether it is a sheet that is looked over, not a key that is proofed. */
+  isSheet?: boolean
+  busy?: boolean
 }>()
+const emit = defineEmits<{
+  /** The item is to be read as these. */
+  reread: [items: Schemas['KeyItemIn'][]]
+  /** It belongs to the item above. */
+  join: []
+}>()
+const reading = ref(false)
 
 const name = computed(() => props.item.number || String(props.place))
 const fails = computed(() => !['holds', 'undecided'].includes(props.item.status))
@@ -26,10 +37,11 @@ const mended = computed(() =>
 )
 
 /** After a line that leaves, what follows runs parallel. */
-function markOf(index: number, verdict: string): Mark {
+function markOf(index: number, verdict: string, role = 'chain'): Mark {
   const left =
     props.item.lines?.findIndex((line) => ['wrong', 'loses'].includes(line.verdict)) ?? -1
   if (verdict === 'unread') return 'waiting'
+  if (role !== 'chain' && verdict === 'ok') return role as Mark
   if (left >= 0 && index > left && verdict === 'ok') return 'parallel'
   return verdict as Mark
 }
@@ -46,9 +58,17 @@ function markOf(index: number, verdict: string): Mark {
       </p>
       <ul v-if="item.lines?.length" class="lines">
         <li v-for="(line, index) in item.lines" :key="index">
-          <Stop sign="=" :mark="markOf(index, line.verdict)" />
+          <Stop
+            v-if="line.role !== 'remark' && line.role !== 'operation'"
+            sign=""
+            :mark="markOf(index, line.verdict, line.role)"
+          />
           <MathText v-if="line.latex" :latex="line.latex" />
+          <i v-else-if="line.role === 'remark' || line.role === 'operation'" class="quiet">{{
+            readable(line.text)
+          }}</i>
           <code v-else>{{ line.text }}</code>
+          <i v-if="line.latex && line.remark" class="quiet">{{ line.remark }}</i>
         </li>
       </ul>
       <ul v-if="item.options?.length" class="options">
@@ -65,7 +85,11 @@ function markOf(index: number, verdict: string): Mark {
     </div>
     <div class="found">
       <p>
-        <b :class="{ warm: item.status === 'wrong' }">{{ words.proofs.statuses[item.status] }}</b>
+        <b
+          v-if="!(isSheet && item.status === 'no-answer')"
+          :class="{ warm: item.status === 'wrong' }"
+          >{{ words.proofs.statuses[item.status] }}</b
+        >
         <span v-if="item.line && fails && (item.lines?.length ?? 0) > 1" class="quiet at">
           {{ words.proofs.line(item.line) }}
         </span>
@@ -94,10 +118,23 @@ function markOf(index: number, verdict: string): Mark {
           <input v-model="accepted" type="checkbox" /> {{ words.proofs.accept }}
         </label>
       </div>
+      <p v-if="item.reading">{{ item.reading }}</p>
+      <button type="button" class="quiet-button no-print" @click="reading = !reading">
+        {{ words.proofs.correct }}
+      </button>
       <p v-if="item.repeats" class="quiet">
         {{ words.proofs.repeats(repeated, item.repeats.how) }}
       </p>
     </div>
+    <ItemReading
+      v-if="reading"
+      :item="item"
+      :joinable="place > 1"
+      :busy="!!busy"
+      @keep="(items) => ((reading = false), emit('reread', items))"
+      @join="((reading = false), emit('join'))"
+      @leave="reading = false"
+    />
   </li>
 </template>
 

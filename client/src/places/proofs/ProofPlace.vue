@@ -6,6 +6,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import JobProgress from '@/jobs/JobProgress.vue'
 import { useJob } from '@/jobs/useJob'
 import { words } from '@/texts/en'
+import ErrataSlip from './ErrataSlip.vue'
 import ProofItem from './ProofItem.vue'
 
 const props = defineProps<{
@@ -17,6 +18,8 @@ const router = useRouter()
 const proof = ref<Schemas['ProofOut'] | null>(null)
 const refusal = ref('')
 const only = ref(false)
+const errata = ref(false)
+const busy = ref(false)
 const begun = computed(() => proof.value?.job ?? null)
 const {
   job,
@@ -73,6 +76,45 @@ function toggle(place: number, on: boolean): Promise<void> {
   return accept(on ? [...now, place] : now.filter((other) => other !== place))
 }
 
+type Reading = Schemas['KeyItemIn']
+
+/** The item as it is read now. */
+function readingOf(item: Schemas['ProofItem']): Reading {
+  return {
+    number: item.number,
+    at: item.at,
+    task: (item.task ?? 'simplify') as Reading['task'],
+    given: item.given,
+    lines: (item.lines ?? []).map((line) => line.text),
+    options: (item.options ?? []).map((option): [string, string] => [option.letter, option.text]),
+    chosen: item.chosen ?? '',
+    notes: item.notes ?? [],
+    variable: item.variable ?? null,
+  }
+}
+
+/** Put `instead` in the place of `count` items from `place` on; what changed is judged again. */
+function reread(place: number, count: number, instead: Reading[]): Promise<void> {
+  const all = items.value.map(readingOf)
+  all.splice(place, count, ...instead)
+  busy.value = true
+  return tried(async () => {
+    const body = { items: all }
+    proof.value = await result(api.PUT('/api/proofs/{identity}/items', { ...at.value, body }))
+  }).finally(() => (busy.value = false))
+}
+
+/** An item becomes further lines of the one above. */
+function join(place: number): Promise<void> {
+  const [above, below] = [items.value[place - 1], items.value[place]]
+  if (!above || !below) return Promise.resolve()
+  const [first, second] = [readingOf(above), readingOf(below)]
+  const lines = [...first.lines, second.given, ...second.lines].filter(Boolean)
+  return reread(place - 1, 2, [{ ...first, lines, notes: [...first.notes, ...second.notes] }])
+}
+
+const isSheet = computed(() => proof.value?.purpose === 'sheet')
+
 function nameOf(place: number | undefined): string {
   return place === undefined ? '' : items.value[place]?.number || String(place + 1)
 }
@@ -94,19 +136,37 @@ function print(): void {
     <header class="head no-print">
       <router-link :to="{ name: 'proofs' }">{{ words.proofs.back }}</router-link>
       <span class="gap" />
-      <el-button :disabled="!mendable.length" @click="accept(mendable)">
-        {{ words.proofs.acceptAll }}
-      </el-button>
-      <a :href="`/api/proofs/${id}/key.txt`" download>{{ words.proofs.mended }}</a>
-      <el-button :disabled="!items.length" @click="toSet">{{ words.proofs.toSet }}</el-button>
-      <el-button type="primary" :disabled="!items.length" @click="print">
+      <el-button v-if="errata" @click="errata = false">{{ words.proofs.backToReport }}</el-button>
+      <template v-if="!errata && !isSheet">
+        <el-button :disabled="!mendable.length" @click="accept(mendable)">
+          {{ words.proofs.acceptAll }}
+        </el-button>
+        <el-button :disabled="!proof?.accepted.length" @click="errata = true">
+          {{ words.proofs.errata }}
+        </el-button>
+        <a :href="`/api/proofs/${id}/key.txt`" download>{{ words.proofs.mended }}</a>
+      </template>
+      <el-button
+        v-if="!errata"
+        :type="isSheet ? 'primary' : undefined"
+        :disabled="!items.length"
+        @click="toSet"
+        >{{ words.proofs.toSet }}</el-button
+      >
+      <el-button v-if="!isSheet" type="primary" :disabled="!items.length" @click="print">
         {{ words.proofs.print }}
       </el-button>
     </header>
     <p v-if="refusal" role="alert" class="warm">
       {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
     </p>
-    <template v-if="proof">
+    <ErrataSlip
+      v-if="proof && errata"
+      :title="proof.title || words.proofs.untitled"
+      :items="items"
+      :accepted="proof.accepted"
+    />
+    <template v-else-if="proof">
       <h1>{{ proof.title || words.proofs.untitled }}</h1>
       <JobProgress
         v-if="job && job.state !== 'done'"
@@ -115,6 +175,7 @@ function print(): void {
         @cancel="cancel"
       />
       <p v-else-if="!items.length" class="quiet">{{ words.proofs.nothing }}</p>
+      <p v-else-if="isSheet" role="status">{{ words.proofs.lookOver(items.length) }}</p>
       <p v-else role="status">
         {{
           holding === items.length
@@ -128,11 +189,15 @@ function print(): void {
       <ol>
         <ProofItem
           v-for="{ item, place } in shown"
-          :key="place"
+          :key="`${place} ${item.given}`"
           :item="item"
           :place="place + 1"
           :repeated="nameOf(item.repeats?.of)"
           :accepted="proof.accepted.includes(place)"
+          :is-sheet="isSheet"
+          :busy="busy"
+          @reread="(found) => reread(place, 1, found)"
+          @join="join(place)"
           @update:accepted="(on) => toggle(place, on)"
         />
       </ol>

@@ -41,9 +41,9 @@ function open(made: Schemas['ProofOut']): void {
   void router.push({ name: 'proof', params: { id: made.id } })
 }
 
-function begin(): Promise<void> {
+function begin(purpose: 'key' | 'sheet' = 'key'): Promise<void> {
   return tried(async () => {
-    const body = { title: title.value, text: text.value }
+    const body = { title: title.value, text: text.value, purpose }
     open(await result(api.POST('/api/proofs', { body })))
   })
 }
@@ -77,7 +77,7 @@ function kept(): void {
     </header>
     <p>{{ words.proofs.lead }}</p>
     <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
-    <form @submit.prevent="begin">
+    <form @submit.prevent="begin()">
       <input
         v-model="title"
         class="typed"
@@ -93,7 +93,7 @@ function kept(): void {
         :aria-label="words.proofs.paste"
         :placeholder="words.proofs.pasteHint"
         @input="kept"
-        @keydown.ctrl.enter.prevent="begin"
+        @keydown.ctrl.enter.prevent="begin()"
       />
       <p class="actions">
         <el-button
@@ -103,6 +103,9 @@ function kept(): void {
           :disabled="busy || !text.trim()"
         >
           {{ words.proofs.begin }}
+        </el-button>
+        <el-button :disabled="busy || !text.trim()" @click="begin('sheet')">
+          {{ words.proofs.asSheet }}
         </el-button>
         <el-button :disabled="busy" @click="beginWithFile">{{ words.proofs.file }}</el-button>
       </p>

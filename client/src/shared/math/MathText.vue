@@ -3,6 +3,7 @@
 import katex from 'katex'
 import 'katex/dist/katex.min.css'
 import { computed } from 'vue'
+import { withDecimals } from './decimal'
 
 const props = defineProps<{
   /** LaTeX in math mode. */
@@ -14,7 +15,7 @@ const props = defineProps<{
 }>()
 
 const html = computed(() =>
-  katex.renderToString((props.display ? '\\displaystyle ' : '') + props.latex, {
+  katex.renderToString((props.display ? '\\displaystyle ' : '') + withDecimals(props.latex), {
     throwOnError: false,
     output: props.spoken ? 'html' : 'htmlAndMathml',
     strict: false,

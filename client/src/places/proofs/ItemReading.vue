@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/** How an item is read, corrected: its task, its problem, what stands under it; parted or joined. */
+import { ref, useId } from 'vue'
+import type { Schemas } from '@/api/client'
+import { words } from '@/texts/en'
+
+type Item = Schemas['KeyItemIn']
+
+const props = defineProps<{
+  item: Schemas['ProofItem']
+  /** Whether there is an item above that this one may be joined to. */
+  joinable: boolean
+  busy: boolean
+}>()
+const emit = defineEmits<{
+  /** One item, or several where empty lines part it. */
+  keep: [items: Item[]]
+  join: []
+  leave: []
+}>()
+
+const task = ref(props.item.task as Item['task'])
+const number = ref(props.item.number)
+const text = ref(
+  [props.item.given, ...(props.item.lines ?? []).map((line) => line.text)].join('\n'),
+)
+const taskId = useId()
+const textId = useId()
+const tasks = Object.entries(words.tasks) as [Item['task'], string][]
+
+function keep(): void {
+  const parts = text.value
+    .split(/\n\s*\n/)
+    .map((part) =>
+      part
+        .split('\n')
+        .map((line) => line.trim())
+        .filter(Boolean),
+    )
+    .filter((lines) => lines.length)
+  const items = parts.map((lines, index): Item => ({
+    number: index ? '' : number.value,
+    at: props.item.at,
+    task: task.value,
+    given: lines[0] ?? '',
+    lines: lines.slice(1),
+    options: index
+      ? []
+      : (props.item.options ?? []).map((option): [string, string] => [option.letter, option.text]),
+    chosen: '',
+    notes: index ? [] : (props.item.notes ?? []),
+    variable: null,
+  }))
+  if (items.length) emit('keep', items)
+}
+</script>
+
+<template>
+  <form class="reading" @submit.prevent="keep" @keydown.escape.stop="emit('leave')">
+    <div class="row">
+      <label :for="taskId">{{ words.proofs.asked }}</label>
+      <select :id="taskId" v-model="task">
+        <option v-for="[key, name] in tasks" :key="key" :value="key">{{ name }}</option>
+      </select>
+      <label>
+        {{ words.proofs.number }}
+        <input v-model="number" class="typed number" maxlength="40" />
+      </label>
+    </div>
+    <label :for="textId">{{ words.proofs.readAs }}</label>
+    <textarea
+      :id="textId"
+      v-model="text"
+      class="typed"
+      rows="5"
+      spellcheck="false"
+      @keydown.ctrl.enter.prevent="keep"
+    />
+    <p class="quiet">{{ words.proofs.partHint }}</p>
+    <p class="actions">
+      <el-button native-type="submit" type="primary" title="Ctrl+Enter" :disabled="busy">
+        {{ words.proofs.judgeAgain }}
+      </el-button>
+      <el-button v-if="joinable" :disabled="busy" @click="emit('join')">
+        {{ words.proofs.join }}
+      </el-button>
+      <el-button @click="emit('leave')">{{ words.proofs.leave }}</el-button>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.reading {
+  grid-column: 2 / -1;
+  display: grid;
+  gap: 0.4rem;
+  padding: 0.6rem 0.8rem;
+  background: var(--lit);
+  border-radius: 6px;
+}
+.row {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+}
+.number {
+  width: 5rem;
+}
+p {
+  margin: 0;
+}
+</style>
