@@ -45,7 +45,12 @@ const whole = computed(() => {
         readable(line.operation ?? '')
       }}</span>
       <template v-else>
-        <Stop v-if="hasMathematics && !line.struck" class="small" :sign="sign" :mark="line.mark" />
+        <Stop
+          v-if="hasMathematics && line.mark !== 'remark'"
+          class="small"
+          :sign="sign"
+          :mark="line.mark"
+        />
         <MathText v-if="hasMathematics" :latex="whole" :spoken="line.spoken" display />
         <s v-if="line.struck">{{ line.remark }}</s>
         <i v-else-if="line.remark" class="remark">{{ line.remark }}</i>
@@ -185,7 +190,7 @@ const whole = computed(() => {
   color: var(--quiet);
 }
 .operation {
-  font-size: 0.95em;
+  font-size: 1.05rem;
   white-space: nowrap;
 }
 .right > .remark,

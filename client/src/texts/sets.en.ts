@@ -205,6 +205,7 @@ export const proofs = {
   nothingStood: 'nothing stood there',
   toSet: 'Make a set of it',
   print: 'Print the report',
+  printErrata: 'Print the slip',
   line: (n: number) => `Line ${n}`,
   nothing: 'No item was found. Number the problems: 1. 2. 3.',
   allHold: 'Every item holds.',

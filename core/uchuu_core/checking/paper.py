@@ -43,7 +43,7 @@ from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
-from uchuu_core.tree.nodes import Either, Feature, Line, Number, Outcome, Relation
+from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Number, Outcome, Relation
 from uchuu_core.tree.paths import letters
 
 _STOPS = {
@@ -147,6 +147,8 @@ def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
         "proof": judgement.proof,
         "role": step.role,
     }
+    if not context.is_equation and isinstance(line, (Relation, Chain)) and step.role == "chain":
+        record["sides"] = {"left": "", "sign": "=", "right": record["latex"]}
     for key, value in (
         ("back", step.is_back),
         ("if", judgement.conditions),

@@ -1,5 +1,6 @@
 """Notation that is read in two ways: both readings, and the value of each."""
 
+from math import lcm
 from typing import Any
 
 from uchuu_core.contract import Problem
@@ -73,12 +74,12 @@ def _value(line: Line) -> str | None:
         return "no value"
     except (NotRational, Failure):
         return None
-    scale = value.denominator.leading_coefficient()
     constant = value.constant()
     if constant is not None:
         return str(constant)
-    top = polynomial_tree(value.numerator / scale, algebra)
-    bottom = polynomial_tree(value.denominator / scale, algebra)
+    common = lcm(*(int(c.q) for p in (value.numerator, value.denominator) for c in p.coeffs()))
+    top = polynomial_tree(value.numerator * common, algebra)
+    bottom = polynomial_tree(value.denominator * common, algebra)
     return plain(top if bottom == build.ONE else Quotient(top, bottom))
 
 

@@ -124,10 +124,10 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         because = "; ".join(dict.fromkeys(reasons))
         raise MethodDoesNotApply(f"{key} does not apply: {because}.")
     found = applicable(posed, task)
-    if not found and is_finished(posed, task):
-        return ALREADY_FINISHED
     if not found:
         refused = [_refusal(m, posed) for m in METHODS if task in m.tasks]
+        if any(r and r.endswith("already") for r in refused) and is_finished(posed, task):
+            return ALREADY_FINISHED
         because = _most_telling(refused) if refused else "no method serves this task yet"
         start = (
             "There is nothing to work" if because.endswith("already") else "It cannot be worked yet"

@@ -178,6 +178,8 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         and "=" not in body
     ):
         statements = []  # "x ≈ 1.41" alone is a remark of value
+    if not statements and not rejects and not nearly and not operation:
+        words = [text.strip()]  # a remark stays as it was written
     return Written(
         tuple(statements), _joined([*words, *nearly]), tuple(rejects), rejects_all, is_check,
         fails, False, operation,

@@ -24,8 +24,7 @@ defineProps<{ item: Schemas['Ambiguity'] }>()
   margin: 0.2rem 0;
 }
 .reading {
-  display: inline-block;
-  margin-left: 0.8rem;
-  white-space: nowrap;
+  display: block;
+  margin-left: 1.2rem;
 }
 </style>

@@ -105,6 +105,10 @@ label {
   gap: 1.2rem;
 }
 .preview {
+  flex: none;
+  max-width: 60%;
+  overflow-x: auto;
+  white-space: nowrap;
   font-size: 1.35rem;
 }
 .spoken,

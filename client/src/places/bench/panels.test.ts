@@ -116,10 +116,8 @@ test('a posed problem is said, with what is noticed and what is excluded', () =>
 test('both readings of an ambiguous notation stand there with their values', () => {
   const readings = given().findAll('.reading')
 
-  expect(readings.map((reading) => reading.text())).toEqual([
-    'Read as (6 ÷ 2) · 3 = 9',
-    'Or 6 ÷ (2 · 3) = 1',
-  ])
+  expect(readings.map((reading) => reading.findAll('.katex').length)).toEqual([1, 1])
+  expect(readings.map((reading) => reading.text().slice(-3))).toEqual(['= 9', '= 1'])
 })
 
 test('a way to work it is chosen by a click', async () => {

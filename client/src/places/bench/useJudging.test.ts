@@ -132,7 +132,7 @@ test('an unreadable problem is told, and forgotten when it is mended', async () 
   content.value = { ...content.value, given: '2x =' }
   await settled(50)
   expect(judging.givenFailure.value).toMatchObject({ at: 4, message: 'Too early.' })
-  expect(judging.given.value).toBeNull()
+  expect(judging.given.value).toMatchObject({ text: '2x =', sides: null })
 
   content.value = { ...content.value, given: '2x = 6' }
   await settled(50)

@@ -27,20 +27,24 @@ test('each rule has a live example that changes with the choice', async () => {
   const calls = fakeServer(server())
   const place = mount(HousePlace)
   await flushPromises()
-  expect(place.findAll('figure')[1]?.findAll('.katex')).toHaveLength(4)
+  expect(place.findAll('figure')[2]?.findAll('.katex')).toHaveLength(4)
 
+  await place.findAll('input[name=decimal]')[1]?.trigger('change')
+  await flushPromises()
+  expect(place.find('code').text() + place.findAll('code')[1]?.text()).toContain('1,5; x = 2')
   await place.findAll('input[name=juxtaposition]')[1]?.trigger('change')
   await flushPromises()
   expect(place.text()).toContain('read tighter')
   await place.findAll('input[name=density]')[2]?.trigger('change')
   await flushPromises()
 
-  expect(place.findAll('figure')[1]?.findAll('.katex')).toHaveLength(2)
+  expect(place.findAll('figure')[2]?.findAll('.katex')).toHaveLength(2)
   expect(place.find('[role=status]').text()).toBe(words.house.kept)
   const sent = calls.filter(({ method }) => method === 'PUT').map(({ body }) => body)
   expect(sent).toEqual([
-    { juxtaposition: 'tighter', density: 'board' },
-    { juxtaposition: 'tighter', density: 'key' },
+    { juxtaposition: 'equal', density: 'board', decimal: 'comma' },
+    { juxtaposition: 'tighter', density: 'board', decimal: 'comma' },
+    { juxtaposition: 'tighter', density: 'key', decimal: 'comma' },
   ])
 })
 

@@ -53,7 +53,7 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
     <div class="said">
       <p class="given">
         <span class="quiet">{{ item.task ? words.tasks[item.task as 'solve'] : '' }}</span>
-        <MathText v-if="item.latex" :latex="item.latex" />
+        <MathText v-if="item.latex" :latex="item.latex" display />
         <code v-else>{{ item.given }}</code>
       </p>
       <ul v-if="item.lines?.length" class="lines">
@@ -63,7 +63,7 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
             sign=""
             :mark="markOf(index, line.verdict, line.role)"
           />
-          <MathText v-if="line.latex" :latex="line.latex" />
+          <MathText v-if="line.latex" :latex="line.latex" display />
           <i v-else-if="line.role === 'remark' || line.role === 'operation'" class="quiet">{{
             readable(line.text)
           }}</i>

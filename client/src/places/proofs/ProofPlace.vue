@@ -154,7 +154,7 @@ function print(): void {
         >{{ words.proofs.toSet }}</el-button
       >
       <el-button v-if="!isSheet" type="primary" :disabled="!items.length" @click="print">
-        {{ words.proofs.print }}
+        {{ errata ? words.proofs.printErrata : words.proofs.print }}
       </el-button>
     </header>
     <p v-if="refusal" role="alert" class="warm">
