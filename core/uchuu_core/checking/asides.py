@@ -54,7 +54,8 @@ class Checks:
 
     def __init__(self, context: Context) -> None:
         self.context = context
-        self.candidates: list[Algebraic] = []
+        self._candidates: list[Algebraic] = []
+        self._lines: list[Line] = []
         self.pending: list[_Failing] = []
         self.rejected: set[Point] = set()
         self.last: tuple[Expr, ...] = ()
@@ -67,13 +68,23 @@ class Checks:
         return frozenset({self.pending[-1].candidate}) if self.pending else frozenset()
 
     def note(self, line: Line) -> None:
-        """Take the candidates of a solved line."""
+        """Keep a line of the chain: what it lists may be put into the given below it."""
         self.last = ()
-        if ALONE in unmet_forms(line, "solve", (), self.context.unknown) or not is_statement(line):
-            return
-        for point in islice(points_of_line(line, self.context), _MOST_CANDIDATES):
-            if isinstance(point, Algebraic) and point.is_real and point not in self.candidates:
-                self.candidates.append(point)
+        self._lines.append(line)
+
+    @property
+    def candidates(self) -> list[Algebraic]:
+        """The candidates of all solved lines so far; found when a line asks for them."""
+        for line in self._lines:
+            if not is_statement(line) or ALONE in unmet_forms(
+                line, "solve", (), self.context.unknown
+            ):
+                continue
+            for point in islice(points_of_line(line, self.context), _MOST_CANDIDATES):
+                if isinstance(point, Algebraic) and point.is_real and point not in self._candidates:
+                    self._candidates.append(point)
+        self._lines = []
+        return self._candidates
 
     def reject(self, lines: tuple[Line, ...]) -> None:
         """Take note of candidates that words reject."""

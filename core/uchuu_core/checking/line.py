@@ -5,7 +5,7 @@ from uchuu_core.checking.domain_lines import is_domain_line, judged_domain
 from uchuu_core.checking.equations import judged_statement
 from uchuu_core.checking.feature_lines import judged_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.kernel.domains import condition
+from uchuu_core.kernel.domains import Domain, condition
 from uchuu_core.kernel.equality import (
     Agreement,
     Counter,
@@ -29,6 +29,7 @@ from uchuu_core.tree.nodes import (
     Relation,
     Root,
     Symbol,
+    ValueSet,
 )
 from uchuu_core.tree.paths import parts
 
@@ -88,6 +89,8 @@ def end_of(line: Line) -> Expr | None:
             return sides[-1]
         case Relation(_, "=", right):
             return right
+        case ValueSet(members) if members:
+            return members[-1]
         case _:
             return None if is_statement(line) else line  # type: ignore[return-value]
 
@@ -99,6 +102,8 @@ def sides_of(line: Line) -> tuple[Expr, ...]:
             return sides
         case Relation(left, "=", right):
             return (left, right)
+        case ValueSet(members):  # two forms of one value: 7/2 or 3.5
+            return members
         case _:
             return () if is_statement(line) else (line,)  # type: ignore[return-value]
 
@@ -130,23 +135,26 @@ def _judged_expression(before: Line, line: Line, context: Context) -> Judgement:
                 needed = context.domain(context.given).required
                 return Judgement("ok", "exact", conditions=sorted(condition(r) for r in needed))
             return Judgement("wrong", "refuted", counter=found.counter)
-    lost = _lost_domain(before, line, context)
+    domains = context.domain(before), context.domain(line)
+    lost = _lost_domain(before, line, domains, context)
     if lost is not None:
         return lost
     for found in verdicts:
         if found.verdict == "undecided":
             return Judgement("unproved", "tested", tested=found.tested)
     assumed = _assumed(before, line) if context.numbers.non_negative else []
-    return Judgement("ok", "exact", conditions=_conditions(before, line, context) + assumed)
+    return Judgement("ok", "exact", conditions=_conditions(*domains) + assumed)
 
 
-def _lost_domain(before: Line, line: Line, context: Context) -> Judgement | None:
+def _lost_domain(
+    before: Line, line: Line, domains: tuple[Domain, Domain], context: Context
+) -> Judgement | None:
     """Refute a line that has no value, for a root's sake, where both the line before and the given have one."""
-    start, given = end_of(before), end_of(context.given)
-    if start is None or given is None or context.numbers.is_complex:
+    had, has = domains
+    if has.required <= had.required or context.numbers.is_complex:
         return None
-    had, has = context.domain(before), context.domain(line)
-    if has.required <= had.required:
+    start, given = end_of(before), end_of(context.given)
+    if start is None or given is None:
         return None
     names = letters_of(start, given, *sides_of(line))
     assumed = letters_under_even_roots(start, given, *sides_of(line))
@@ -207,9 +215,8 @@ def _assumed(before: Line, line: Line) -> list[str]:
     return [f"{name} >= 0" for name in sorted(letters_of(*below))]
 
 
-def _conditions(before: Line, line: Line, context: Context) -> list[str]:
+def _conditions(had: Domain, has: Domain) -> list[str]:
     """Return what must be said because the two lines do not have values at the same places."""
-    had, has = context.domain(before), context.domain(line)
     found = [condition(factor) for factor in had.excluded ^ has.excluded]
     found += [condition(requirement) for requirement in had.required ^ has.required]
     return sorted(set(found))

@@ -106,7 +106,8 @@ class _Walk:
 
     def end(self) -> None:
         """Settle what only the whole work decides: checks that failed as they should."""
-        self.checks.settle(solutions_or_none(self.whole, self.context))
+        if self.checks.pending:
+            self.checks.settle(solutions_or_none(self.whole, self.context))
 
     def _words(self, entry: Entry) -> Step:
         aside = Judgement("ok", is_aside=True)
@@ -183,7 +184,7 @@ class _Walk:
     def _judged(self, before: Line, line: Line, *, is_sound: bool | None = None) -> Judgement:
         sound = self.is_sound if is_sound is None else is_sound
         try:
-            context = self.context.widened(before, line)
+            context = self.context = self.context.widened(line)
             return judged(before, line, context if sound else replace(context, is_sound=False))
         except Failure as failure:
             return Judgement("unproved", "tested", tested=failure.message)
@@ -225,8 +226,11 @@ def solutions_or_none(line: Line | None, context: Context) -> SolutionSet | None
     if line is None or not is_statement(line):
         return None
     try:
-        return context.widened(line).solutions(line)
-    except (NotRational, Undefined, Failure):
+        return context.solutions(line)
+    except NotRational:
+        wider = context.widened(line)
+        return None if wider is context else solutions_or_none(line, wider)
+    except (Undefined, Failure):
         return None
 
 

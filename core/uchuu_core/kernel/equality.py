@@ -59,10 +59,6 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
         TooLarge: a bound is passed.
     """
     names = letters_of(left, right, is_complex=numbers.is_complex)
-    if holds_sign_to_a_letter(left) or holds_sign_to_a_letter(right):
-        pairs = list(zip(by_parity(left, right), by_parity(right, left), strict=True))
-        if not any(holds_sign_to_a_letter(side) for pair in pairs for side in pair):
-            return _by_parity(pairs, numbers)
     if not numbers.is_complex:
         try:
             algebra = ring(names)
@@ -71,6 +67,10 @@ def agreement(left: Expr, right: Expr, numbers: Numbers = REAL) -> Agreement:
             return Agreement("different", counter_example(left, right))
         except NotRational:
             pass
+    if holds_sign_to_a_letter(left) or holds_sign_to_a_letter(right):
+        pairs = list(zip(by_parity(left, right), by_parity(right, left), strict=True))
+        if not any(holds_sign_to_a_letter(side) for pair in pairs for side in pair):
+            return _by_parity(pairs, numbers)
     if not names:
         return _of_numbers(left, right, numbers)
     return _in_cells(left, right, names, numbers)

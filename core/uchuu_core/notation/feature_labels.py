@@ -30,6 +30,8 @@ LABELS = {
     "points": ("points",),
 }
 """What is shown as the label, with the ways in which it is written."""
+_LIKELY = re.compile(r"[A-Za-z]{2}|[DR](?:_?f)?\s*[:=]|→|->|\\to|[xy][ -]int")
+"""What every labelled line holds: told quickly, since almost no line is one."""
 _BY_WRITTEN = {written: label for label, ways in LABELS.items() for written in ways}
 _WAYS = "|".join(re.escape(way) for way in sorted(_BY_WRITTEN, key=len, reverse=True))
 _LABEL = re.compile(
@@ -54,6 +56,8 @@ def labelled(text: str) -> tuple[str, str, int] | None:
 
     ``("hole", "(2, 5)", 6)``; what follows "no holes" is ``none``. None when there is no label.
     """
+    if not _LIKELY.search(text):
+        return None
     found = _LABEL.match(text)
     if found:
         label = _BY_WRITTEN[found.group(1).lower()]
