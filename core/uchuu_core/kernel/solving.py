@@ -118,14 +118,8 @@ def _factors(line: Line, unknown: str, algebra: Ring, numbers: Numbers) -> froze
 
 
 def _of_relation(line: Relation, unknown: str, algebra: Ring, numbers: Numbers) -> SolutionSet:
-    line = with_e_as_base(line, unknown)  # type: ignore[assignment]
     domain = domain_of(line, algebra, numbers)
     names = letters(line) - ({"i"} if numbers.is_complex else set())
-    if line.sign == "=" and holds_logarithm(line) and names <= {unknown, "e"}:
-        found = solved_with_logarithms(line, unknown)
-        if isinstance(found, bool):
-            return SolutionSet(everything=True)
-        return SolutionSet(found, sheets=found)
     if line.sign != "=":
         return _of_inequality(line, unknown, domain, numbers)
     if not numbers.is_complex or "i" not in letters(line):
@@ -133,6 +127,15 @@ def _of_relation(line: Relation, unknown: str, algebra: Ring, numbers: Numbers) 
             return _of_rational(line, unknown, algebra, domain, numbers)
         except NotRational:
             pass
+    if line.sign == "=" and holds_logarithm(line) and names <= {unknown, "e"}:
+        found = solved_with_logarithms(line, unknown)
+        if isinstance(found, bool):
+            return SolutionSet(everything=True)
+        return SolutionSet(found, sheets=found)
+    if "e" in names and names <= {unknown, "e"}:
+        with_number = with_e_as_base(line, unknown)
+        if with_number != line:
+            return solution_set(with_number, unknown, algebra, numbers)
     if names - {unknown}:
         raise NotRational
     if not names:

@@ -49,6 +49,8 @@ def linear_with_surds(board: Board) -> None:
             coefficients.append(Term(sign, _coefficient(term.body, unknown)))
     if not coefficients:
         raise OutOfScope("The unknown falls out of it.")
+    if not any(isinstance(p, Root) for t in coefficients for p in parts(t.body)):
+        raise OutOfScope("No coefficient holds a root.")
     letter = Symbol(unknown)
     with_letter = build.total(Term(t.sign, _multiple(t.body, letter)) for t in coefficients)
     right = build.total(numbers) if numbers else build.ZERO
