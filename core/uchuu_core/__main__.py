@@ -4,6 +4,7 @@ One answer per line, same ``id``, same order, flushed at once. A line that canno
 ``{"id", "failure"}`` and the run goes on; the exit code is 0 unless the stream cannot be read.
 """
 
+import io
 import json
 import sys
 from collections.abc import Callable
@@ -38,6 +39,10 @@ def answer(operation: str, text: str) -> dict[str, Any]:
     except RecursionError:
         code = {"code": "too-large", "message": "This line is nested too deep.", "at": None}
         return {"id": identity, "failure": code}
+    except Exception as fault:  # a bug of ours must not take the answers behind it along
+        print(f"{identity}: {fault!r}", file=sys.stderr)
+        message = "This one could not be done: a fault of ours. The others go on."
+        return {"id": identity, "failure": {"code": "fault", "message": message, "at": None}}
 
 
 def main() -> int:
@@ -45,6 +50,9 @@ def main() -> int:
     if len(sys.argv) != 2 or sys.argv[1] not in OPERATIONS:
         print(f"usage: python -m uchuu_core {'|'.join(sorted(OPERATIONS))}", file=sys.stderr)
         return 2
+    for stream in (sys.stdin, sys.stdout):
+        if isinstance(stream, io.TextIOWrapper):
+            stream.reconfigure(encoding="utf-8")
     try:
         for line in sys.stdin:
             if line.strip():

@@ -1,6 +1,7 @@
 """The lines of a paper as they were written: mathematics, and the words around it."""
 
-from dataclasses import dataclass
+import re
+from dataclasses import dataclass, replace
 from typing import Any
 
 from uchuu_core.contract import Problem
@@ -8,9 +9,13 @@ from uchuu_core.failures import Failure, Unreadable
 from uchuu_core.notation import latex, plain, shown, spoken
 from uchuu_core.notation.features import starts_with_label
 from uchuu_core.notation.remarks import Written, written
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.nodes import Either, Line, Relation
 from uchuu_core.tree.paths import letters
 
+_EXPRESSIONS = ("simplify", "evaluate", "expand", "factor")
+_CONDITION = re.compile(
+    r"^(?P<line>.*[^\s,;(])[\s,;]*\(?\s*(?P<conditions>[^\W\d_]\s*(?:≠|!=|\\neq?\b)[^=<>]*?)\s*\)?$"
+)
 NO_SIDES = {"left": "", "sign": "", "right": ""}
 
 
@@ -45,6 +50,14 @@ def entry_of_line(line: Line) -> Entry:
     return Entry("", (line,), Written())
 
 
+def _with_condition(told: Written) -> Written:
+    """Part "x - 3, x ≠ -3" into the line and the condition beside it."""
+    found = _CONDITION.match(told.statements[0])
+    if found is None or any(sign in found["line"] for sign in ("≠", "!=", "\\ne")):
+        return told
+    return replace(told, statements=(found["line"], found["conditions"]))
+
+
 def shown_entry(entry: Entry) -> dict[str, Any]:
     """Return what a screen needs of a line: its mathematics cut at the sign, and its words.
 
@@ -55,7 +68,8 @@ def shown_entry(entry: Entry) -> dict[str, Any]:
     if every:
         record = {**shown(every[0])}
         if len(every) > 1:
-            joint = r"\;\Rightarrow\; " if len(entry.lines) > 1 else r",\; "
+            leads_on = len(entry.lines) > 1 and not is_condition(entry.lines[-1])
+            joint = r"\;\Rightarrow\; " if leads_on else r",\; "
             rest = "".join(joint + latex(line) for line in every[1:])
             sides = dict(record["sides"])
             sides["right"] += rest
@@ -74,6 +88,12 @@ def shown_entry(entry: Entry) -> dict[str, Any]:
     if told.is_struck:
         record |= {"struck": True, "spoken": f"crossed out: {told.remark}"}
     return record
+
+
+def is_condition(line: Line) -> bool:
+    """Return whether *line* says of values that they are excluded: "x ≠ 3"."""
+    options = line.options if isinstance(line, Either) else (line,)
+    return all(isinstance(option, Relation) and option.sign == "!=" for option in options)
 
 
 def letters_of_problem(problem: Problem) -> frozenset[str]:
@@ -95,6 +115,8 @@ def entry_of(text: str, problem: Problem, known: frozenset[str]) -> Entry:
     if problem.task == "study" and starts_with_label(text):
         return Entry(text, (problem.read(text),), Written((text,)))
     told = written(text, known, is_equation=problem.task == "solve")
+    if problem.task in _EXPRESSIONS and len(told.statements) == 1:
+        told = _with_condition(told)
     likely = known - {"i", "e", "π"}
     unknown = problem.variable or (next(iter(likely)) if len(likely) == 1 else None)
     try:

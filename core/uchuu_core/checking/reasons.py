@@ -6,11 +6,12 @@ A reason is shown only where it reproduces the line; a line may be right without
 from contextlib import suppress
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Any
 
 from uchuu_core import limits
 from uchuu_core.checking.tidy import signs_merged
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import RationalFunction, Ring
+from uchuu_core.kernel.rational_functions import RationalFunction, Ring, polynomial_text
 from uchuu_core.moves.catalogue import LAWS
 from uchuu_core.moves.move import Step
 from uchuu_core.notation import plain
@@ -250,6 +251,8 @@ def _scaled(
     assert ratio is not None
     number = ratio.constant()
     if number is None:
+        if not ratio.denominator.is_constant():
+            return None  # nobody multiplies by a quotient of polynomials
         return Reason("multiply-both-sides", f"Multiply both sides by {shown(ratio)}.")
     if number == -1:
         return Reason("multiply-both-sides", "Multiply both sides by −1.")
@@ -284,5 +287,5 @@ def shown(function: RationalFunction) -> str:
     return f"({top})/({_polynomial(function.denominator)})"
 
 
-def _polynomial(polynomial: object) -> str:
-    return str(polynomial).replace("*", "")
+def _polynomial(polynomial: Any) -> str:
+    return polynomial_text(polynomial).replace("*", "")

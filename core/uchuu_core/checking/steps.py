@@ -7,7 +7,8 @@ from typing import Literal
 from uchuu_core.checking.asides import Checks, side_line
 from uchuu_core.checking.branches import Branches
 from uchuu_core.checking.context import Context, with_unknown
-from uchuu_core.checking.entries import Entry, entry_of_line
+from uchuu_core.checking.domain_lines import judged_remark
+from uchuu_core.checking.entries import Entry, entry_of_line, is_condition
 from uchuu_core.checking.feature_lines import as_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.line import end_of, judged
@@ -20,7 +21,7 @@ from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
-from uchuu_core.tree.nodes import Feature, Line
+from uchuu_core.tree.nodes import Feature, Line, ValueSet
 from uchuu_core.tree.paths import letters
 
 Role = Literal["chain", "check", "side", "operation", "remark"]
@@ -92,7 +93,10 @@ class _Walk:
         decisive: Step | None = None
         for line in entry.lines:
             step = self._statement(line, entry)
-            if decisive is None or decisive.judgement.verdict in HOLDS:
+            if decisive is None or (
+                decisive.judgement.verdict in HOLDS
+                and (step.role == "chain" or step.judgement.verdict not in HOLDS)
+            ):
                 decisive = step
         if not entry.lines:
             decisive = self._words(entry)
@@ -134,6 +138,9 @@ class _Walk:
                 return Step(before, line, defined, "side")
             if self.substitution:
                 line = self.substitution.put_back(before, line)
+        beside = None if context.is_equation else _said_beside(line, context)
+        if beside is not None:
+            return Step(before, line, beside, "side")
         if context.problem.task == "study":
             line = as_feature(line, context)
         judgement = self._judged(before, line)
@@ -198,6 +205,20 @@ class _Walk:
             self.good, self.is_sound = line, True
         if self.context.is_equation:
             self.checks.note(line)
+
+
+def _said_beside(line: Line, context: Context) -> Judgement | None:
+    """Judge an excluded value beside an expression, or the pair of numbers that is tried in factoring."""
+    task = context.problem.task
+    if task in ("domain", "study"):
+        return None
+    if is_condition(line):
+        try:
+            return judged_remark(line, context)
+        except (NotRational, Undefined, Failure):
+            return None
+    is_pair = isinstance(line, ValueSet) and not letters(line)
+    return Judgement("ok", is_aside=True) if task == "factor" and is_pair else None
 
 
 def _is_operation(line: Line, before: Line, entry: Entry, context: Context) -> bool:

@@ -31,6 +31,7 @@ from uchuu_core.tree.nodes import (
     Feature,
     Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Outcome,
@@ -147,6 +148,8 @@ def _of_solution(
 
 
 def _of_value(node: Expr, forms: tuple[str, ...]) -> Iterator[Unmet]:
+    if any(isinstance(part, Log) for part in parts(node)):
+        return  # a logarithm is an answer as it stands
     yield from _of_expression(node, "simplify", tuple(f for f in forms if f != FACTORED))
 
 

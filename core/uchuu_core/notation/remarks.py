@@ -25,7 +25,9 @@ _KEPT = re.compile(
   | not?\ (?:a\ )?real(?:\ numbers?)? | undefined | not\ defined | does\ not\ exist
   | (?:is\ )?prime | irreducible | unfactorable | (?:not|un)\ ?factorable
   | (?:cannot|can['’]t|does\ not|doesn['’]t)\ (?:be\ )?factor(?:ed)?(?:\ over\ the\ integers|\ further)?
-  | infinitely\ many\ solutions | infinity | or | and | in | union
+  | always\ true | identity
+  | (?:is\ )?true\ for\ (?:all|every|any)(?:\ real)?(?:\ (?:numbers?|values?(?:\ of\ [a-z])?|[a-z]\b))?
+  | infinitely\ many(?:\ solutions)? | infinity | or | and | in | union
   | sqrt | cbrt | root | abs | logs? | ln | let | (?:un)?defined
     )\b | (?<![^\W\d_])(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d√]|\ ?[^\W_]\b|\ *[(\d])"""
 )
@@ -82,6 +84,12 @@ _OPERATION = re.compile(
     rf"^\s*(?P<bar>\|)?\s*(?P<op>{_SIGN})\s*(?P<by>{_DONE_TO})(?P<twice>\s*[|,]?\s+(?P=op)\s*(?P=by))?\s*\|?\s*$"
 )
 _ATTACHED = re.compile(rf"\s\|\s*(?P<op>{_SIGN}\s*{_DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
+_GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])")
+_ANSWERS = re.compile(
+    r"(?i)\b(?:answer|ans|so|thus|hence|therefore|gives?|get|we|then|final\w*|simplif\w*|result|which|is"
+    r"|equals|now|next|finally|solution|expand\w*|factor\w*)\W*$"
+)
+"""Words after which an expression is the next line, not a number that they speak of."""
 _EDGES = re.compile(r"^[\s:;,.!–—]+|[\s:;,.!?–—]+$")
 _DANGLING = re.compile(r"(?:\s[-−–—+=]|[=])\s*$")
 _EMPTY = re.compile(r"\(\s*[,;:.!?]*\s*\)|\[\s*\]")
@@ -121,6 +129,8 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     struck = _STRUCK.match(text)
     if struck:
         return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
+    if is_equation and text.count("=") > 1 and len(text) <= limits.CHARACTERS:
+        text = _GAP.sub(" or ", text)  # "x = 2   x = 3"
     if len(text) > limits.CHARACTERS or not _needs_care(text, known, is_equation):
         return Written((text,))
     if is_equation:
@@ -156,6 +166,9 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
             continue
         if said and not _REJECTS.search(said) and _is_prose(said, [text for _, text in maths]):
             words = [part.strip() if word in said else word for word in words][:1] or [part.strip()]
+            continue
+        if _speaks_of_a_number(chunks):
+            words = [part.strip()]
             continue
         if not _REJECTS.search(said):
             statements += _statements(maths, is_check=is_check)
@@ -260,6 +273,13 @@ def is_word(run: str, known: frozenset[str]) -> bool:
         return run.lower() in _SHORT
     name = _FUNCTIONS.match(run)
     return not (name and all(letter in known for letter in run[name.end() :]))
+
+
+def _speaks_of_a_number(chunks: list[Chunk]) -> bool:
+    """Whether words stand before a bare number that is no line of work: "LCD 6"."""
+    if len(chunks) != 2 or not chunks[0][0] or _ANSWERS.search(chunks[0][1]):
+        return False
+    return re.fullmatch(r"\s*[-−]?[\d./]+\s*[.,]?\s*", chunks[1][1]) is not None
 
 
 def _is_prose(said: str, maths: list[str]) -> bool:

@@ -3,6 +3,7 @@
 CI takes some thousands; the long suite (``./uchuu test long``) takes ``UCHUU_FUZZ`` of them.
 """
 
+import json
 import os
 import random
 import time
@@ -21,6 +22,8 @@ BUDGET = 10.0
 _PIECES = [
     *"0123456789xyzabi+-*/^()[]{}|=<>.,÷·√∛±≠≤≥²³½ \\_;&%$#@!~'\"\n\té𝑥٣\u200bℝ∞\x00",
     "sqrt(", "cbrt(", "root(", "abs(", "\\frac", "\\sqrt", "\\left(", "\\right)", "\\pm", "^{",
+    *"θπΔжאلक数ßſKıÅ∪∩∈∅∴⇒≈✓✗~:?", " extraneous", " (rejected)", "check: ", "=>", "~~", "(-∞, ",
+    "{x | ", "log_2(", "ln ", "sin(", " | -4", "S = {", "VA: ", "D: ", "R \\ {", "as x → ∞, y → ",
     "_{1}", "x_1", "\\text{or}", " or ", "no solution", "+-", "!=", "all real numbers except ",
 ]  # fmt: skip
 
@@ -83,5 +86,6 @@ def test_whatever_is_typed_is_judged_within_its_time(share: int) -> None:
             answer = check(problem_from(record))
         except Failure:
             continue
-        assert len(answer["lines"]) == 2
+        assert [line["text"] for line in answer["lines"]] == record["lines"]
+        json.dumps(answer)
         assert time.monotonic() - started < BUDGET, record
