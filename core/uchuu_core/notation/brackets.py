@@ -29,12 +29,15 @@ Place = Literal[
 ]  # fmt: skip
 
 FUNCTIONS = ("sqrt", "cbrt", "root", "abs")
-_WORDS = (*FUNCTIONS, "or", "and", "in", "prime", "undefined", "irreducible")
+_WORDS = (
+    *FUNCTIONS, "or", "and", "in", "prime", "undefined", "irreducible", "identity", "infinity",
+    "union", "sin", "cos", "tan", "cot", "sec", "csc", "log", "ln", "lim", "exp",
+)  # fmt: skip
 
 
 def spells_word(factors: tuple[Expr, ...]) -> bool:
     """Return whether letters side by side would be read as a word of the notation."""
-    run = "".join(f.name if isinstance(f, Symbol) else " " for f in factors)
+    run = "".join(f.name.lower() if isinstance(f, Symbol) else " " for f in factors)
     return any(word in run for word in _WORDS)
 
 

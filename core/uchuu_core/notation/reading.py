@@ -19,15 +19,14 @@ from uchuu_core.tree.paths import depth, letters
 if TYPE_CHECKING:
     from lark import Lark, UnexpectedInput
 
-    from uchuu_core.notation.tree_builder import TreeBuilder
 
 _TOKENS = {"plain": tokens_plain.tokens, "latex": tokens_latex.tokens}
 _NEEDS_OPERAND = "a number, a letter or a bracket should stand here"
 
 
 @lru_cache(maxsize=8)
-def _parser(notation: Notation, juxtaposition: Juxtaposition) -> tuple[Lark, TreeBuilder]:
-    """Return a parser that builds our tree as it goes, and its builder.
+def _parser(notation: Notation, juxtaposition: Juxtaposition) -> Lark:
+    """Return a parser that builds our tree as it goes.
 
     The library behind it is loaded with the first line that is read.
     """
@@ -47,10 +46,9 @@ def _parser(notation: Notation, juxtaposition: Juxtaposition) -> tuple[Lark, Tre
 
     builder = TreeBuilder(notation, juxtaposition)
     grammar = resources.files("uchuu_core.notation").joinpath("grammar.lark").read_text("utf-8")
-    parser = Lark(
+    return Lark(
         grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True, transformer=builder
     )
-    return parser, builder
 
 
 def notation_of(text: str) -> Notation:
@@ -102,8 +100,7 @@ def _read(
     from lark import UnexpectedInput
 
     found = list(_TOKENS[notation](text, decimal, unknown))
-    parser, builder = _parser(notation, juxtaposition)
-    builder.has_division_sign = any(piece.type == "DIVIDE" for piece in found)
+    parser = _parser(notation, juxtaposition)
     try:
         tree: Any = parser.parse(found)
     except UnexpectedInput as unexpected:

@@ -6,7 +6,7 @@ A line on paper is more than an expression: "so x = 3", "x = -1 (rejected)", "Ch
 
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from uchuu_core import limits
 
@@ -85,6 +85,7 @@ _OPERATION = re.compile(
 )
 _ATTACHED = re.compile(rf"\s\|\s*(?P<op>{_SIGN}\s*{_DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
 _GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])")
+_SIGN_SAID = re.compile(r"(?<==)(?P<value>[^=<>≤≥]*?)\s*[<>≤≥]\s*0\s*$")
 _ANSWERS = re.compile(
     r"(?i)\b(?:answer|ans|so|thus|hence|therefore|gives?|get|we|then|final\w*|simplif\w*|result|which|is"
     r"|equals|now|next|finally|solution|expand\w*|factor\w*)\W*$"
@@ -131,6 +132,11 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
     if is_equation and text.count("=") > 1 and len(text) <= limits.CHARACTERS:
         text = _GAP.sub(" or ", text)  # "x = 2   x = 3"
+    sign = _SIGN_SAID.search(text) if is_equation and len(text) <= limits.CHARACTERS else None
+    if sign:  # "D = 25 > 0": what its sign says is a remark
+        value_end = sign.end("value")
+        told = written(text[:value_end], known, is_equation=True)
+        return replace(told, remark=f"{told.remark} {text[value_end:].strip()}".strip())
     if len(text) > limits.CHARACTERS or not _needs_care(text, known, is_equation):
         return Written((text,))
     if is_equation:

@@ -1,8 +1,8 @@
 """From grammar rules to our tree; here equal rank and implied brackets are settled.
 
 Multiplication and division have equal rank, left to right. ``juxtaposition="tighter"`` is the
-house rule under which an unwritten product binds first. Where ``÷`` stands in the line, ``/``
-between two numerals is a fraction bar and binds first.
+house rule under which an unwritten product binds first. Where ``÷`` stands in a product, every ``/``
+in it is a fraction bar and binds first.
 """
 
 from fractions import Fraction
@@ -63,7 +63,6 @@ class TreeBuilder(Transformer[Token, Any]):
         super().__init__()
         self.notation = notation
         self.juxtaposition = juxtaposition
-        self.has_division_sign = False
 
     def _at(self, place: Place, node: Expr) -> Expr:
         """Take brackets away where the place implies them."""
@@ -177,15 +176,18 @@ class TreeBuilder(Transformer[Token, Any]):
         if self.juxtaposition == "tighter" and "JUXTAPOSED" in kinds:
             first, chain = self._fold(first, chain, lambda _a, kind, _b: kind == "JUXTAPOSED")
         if "SLASH" in kinds and len(kinds) > 1:
-            first, chain = self._bars(first, chain)
+            above = ("JUXTAPOSED",) if "DIVIDE" in kinds else ("TIMES", "JUXTAPOSED")
+            first, chain = self._bars(first, chain, above)
         result, _ = self._fold(first, chain, lambda *_: True)
         return result
 
-    def _bars(self, first: Expr, chain: list[Joined]) -> tuple[Expr, list[Joined]]:
-        """Join each fraction bar with the factors that stand above it.
+    def _bars(
+        self, first: Expr, chain: list[Joined], joints: tuple[str, ...]
+    ) -> tuple[Expr, list[Joined]]:
+        """Join each fraction bar with the factors that stand above it, joined by *joints*.
 
-        Where ``÷`` stands in the line, these are one factor, or a number and letters side by side;
-        elsewhere all factors since the last bar: ``p/q*r/s`` is a product of two fractions.
+        Beside ``÷`` these stand side by side, so that every bar binds before it; elsewhere they are
+        all factors since the last bar: ``p/q*r/s`` is a product of two fractions.
         """
         operands: list[Joined] = [("", first)]
         above = 1
@@ -200,18 +202,10 @@ class TreeBuilder(Transformer[Token, Any]):
                 before_kind, before = operands[-1]
                 operands[-1] = (before_kind, self._join(before, kind, factor))
             else:
-                run_goes_on = above and self._stays_above(operands[-above:], kind, factor)
+                run_goes_on = above and kind in joints
                 above = above + 1 if run_goes_on else 1
                 operands.append((kind, factor))
         return operands[0][1], operands[1:]
-
-    def _stays_above(self, run: list[Joined], kind: str, factor: Expr) -> bool:
-        if not self.has_division_sign:
-            return kind in ("TIMES", "JUXTAPOSED")
-        plain_parts = (Number, Symbol, Power)
-        return kind == "JUXTAPOSED" and all(
-            isinstance(f, plain_parts) for f in (*(f for _, f in run), factor)
-        )
 
     def _fold(self, first: Expr, chain: list[Joined], chosen: Any) -> tuple[Expr, list[Joined]]:
         """Join neighbours for which *chosen* holds, from left to right; keep the others."""
