@@ -114,6 +114,7 @@ def test_no_key_is_lost_however_fast_one_types(page: Page, pause: int) -> None:
 def test_both_readings_of_a_division_stand_there_while_one_types(page: Page) -> None:
     sign_in(page)
     page.goto("/bench/new")
+    expect(page.get_by_label("The problem, as the sheet has it")).to_be_focused()
     page.keyboard.type("x/6 ÷ x/9")
 
     readings = page.locator(".ambiguity .reading")

@@ -184,6 +184,8 @@ def _begin(item: KeyItem, text: str) -> None:
         item.task = task_of(text)
         return
     text, *behind = re.split(r"(?:(?<=[a-z][.:;,])|(?<=[a-z]{3}))\s{2,}", text, maxsplit=1)
+    if behind and is_instruction(text):
+        text, behind = f"{text} {behind[0]}", []
     task, rest = parted(text)
     item.task = task or item.task
     letter = re.search(

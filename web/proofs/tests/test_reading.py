@@ -11,8 +11,8 @@ KEY = """Review
 Solve
 1. x^2 = 49     x = 7
 2. 3x = 9       x = 3
-   x + 2 = 5
-   x = 3
+   x + 2 = 6
+   x = 4
 """
 
 
@@ -44,7 +44,7 @@ def test_an_item_is_parted_and_judged_again_and_acceptance_stays(ada: ApiClient)
     items = _items(proof)
     items[1:] = [
         {**items[1], "lines": ["x = 3"]},
-        {**items[1], "number": "3", "given": "x + 2 = 5", "lines": ["x = 3"]},
+        {**items[1], "number": "3", "given": "x + 2 = 6", "lines": ["x = 4"]},
     ]
 
     changed = ada.call("PUT", f"/proofs/{proof['id']}/items", {"items": items}).json()
