@@ -25,7 +25,7 @@ Juxtaposition = Literal["equal", "tighter"]
 """House rule: the rank of an unwritten multiplication."""
 Place = Literal[
     "term", "signed", "first factor", "dotted first factor", "factor", "juxtaposed factor",
-    "numerator", "denominator", "dividend", "divisor", "base", "exponent", "free",
+    "numerator", "denominator", "dividend", "slash dividend", "divisor", "base", "exponent", "free",
 ]  # fmt: skip
 
 FUNCTIONS = ("sqrt", "cbrt", "root", "abs")
@@ -54,6 +54,19 @@ def starts_with_digit(node: Expr) -> bool:
             return starts_with_digit(factors[0])
         case _:
             return False
+
+
+def _begins_with_division(node: Expr) -> bool:
+    if isinstance(node, Product):
+        return any(joins_division(factor) for factor in node.factors)
+    return joins_division(node)
+
+
+def joins_division(node: Expr) -> bool:
+    """Return whether *node* is a division written with ÷, or goes on after one."""
+    return isinstance(node, Quotient) and (
+        node.mark == "÷" or (node.mark == "∕" and joins_division(node.numerator))
+    )
 
 
 def _plain_bar_part(node: Expr, *, below: bool) -> bool:
@@ -92,6 +105,8 @@ def needs(notation: Notation, place: Place, node: Expr) -> bool:
             return plain and _plain_bar_part(node, below=place == "denominator")
         case "dividend":
             return isinstance(node, (Sum, Signed))
+        case "slash dividend":  # beside ÷ a slash binds first
+            return isinstance(node, (Sum, Signed)) or _begins_with_division(node)
         case "divisor":
             if isinstance(node, Quotient):
                 return plain or node.mark != "/"

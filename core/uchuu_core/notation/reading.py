@@ -46,9 +46,7 @@ def _parser(notation: Notation, juxtaposition: Juxtaposition) -> Lark:
 
     builder = TreeBuilder(notation, juxtaposition)
     grammar = resources.files("uchuu_core.notation").joinpath("grammar.lark").read_text("utf-8")
-    return Lark(
-        grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True, transformer=builder
-    )
+    return Lark(grammar, parser="lalr", lexer=Pieces, maybe_placeholders=True, transformer=builder)
 
 
 def notation_of(text: str) -> Notation:

@@ -175,7 +175,7 @@ class TreeBuilder(Transformer[Token, Any]):
         kinds = {kind for kind, _ in chain}
         if self.juxtaposition == "tighter" and "JUXTAPOSED" in kinds:
             first, chain = self._fold(first, chain, lambda _a, kind, _b: kind == "JUXTAPOSED")
-        if "SLASH" in kinds and len(kinds) > 1:
+        if ("SLASH" in kinds and len(kinds) > 1) or {"INLINE", "DIVIDE"} <= kinds:
             above = ("JUXTAPOSED",) if "DIVIDE" in kinds else ("TIMES", "JUXTAPOSED")
             first, chain = self._bars(first, chain, above)
         result, _ = self._fold(first, chain, lambda *_: True)
@@ -190,15 +190,16 @@ class TreeBuilder(Transformer[Token, Any]):
         all factors since the last bar: ``p/q*r/s`` is a product of two fractions.
         """
         operands: list[Joined] = [("", first)]
+        bars = ("SLASH", "INLINE") if any(kind == "DIVIDE" for kind, _ in chain) else ("SLASH",)
         above = 1
         """How many of the last operands stand above a bar that comes next."""
         for kind, factor in chain:
-            if kind == "SLASH" and above:
+            if kind in bars and above:
                 run = operands[-above:]
                 top, _ = self._fold(run[0][1], run[1:], lambda *_: True)
                 operands[-above:] = [(run[0][0], self._join(top, kind, factor))]
                 above = 0
-            elif kind == "SLASH":
+            elif kind in bars:
                 before_kind, before = operands[-1]
                 operands[-1] = (before_kind, self._join(before, kind, factor))
             else:
@@ -223,7 +224,8 @@ class TreeBuilder(Transformer[Token, Any]):
             return Quotient(self._at("numerator", left), self._at("denominator", right))
         if kind in ("DIVIDE", "INLINE"):
             mark: QuotientMark = "÷" if kind == "DIVIDE" else "∕"
-            return Quotient(self._at("dividend", left), self._at("divisor", right), mark)
+            dividend: Place = "dividend" if kind == "DIVIDE" else "slash dividend"
+            return Quotient(self._at(dividend, left), self._at("divisor", right), mark)
         join: Join = "*" if kind == "TIMES" else ""
         right = self._at("factor" if join else "juxtaposed factor", right)
         if isinstance(left, Product):

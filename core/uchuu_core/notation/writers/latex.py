@@ -131,8 +131,9 @@ def _written(node: Expr) -> str:
         case Quotient(numerator, denominator, "/"):
             return rf"\frac{{{_expression(numerator)}}}{{{_expression(denominator)}}}"
         case Quotient(numerator, denominator, mark):
+            dividend: Place = "dividend" if mark == "÷" else "slash dividend"
             between = r" \div " if mark == "÷" else "/"
-            return f"{_in('dividend', numerator)}{between}{_in('divisor', denominator)}"
+            return f"{_in(dividend, numerator)}{between}{_in('divisor', denominator)}"
         case Power(base, exponent):
             return f"{_in('base', base)}^{{{_expression(exponent)}}}"
         case Root(2, radicand):

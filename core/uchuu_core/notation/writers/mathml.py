@@ -120,8 +120,9 @@ def _expression(node: Expr) -> str:
         case Quotient(numerator, denominator, "/"):
             return f"<mfrac>{_expression(numerator)}{_expression(denominator)}</mfrac>"
         case Quotient(numerator, denominator, mark):
+            dividend: Place = "dividend" if mark == "÷" else "slash dividend"
             between = _sign("÷" if mark == "÷" else "/")
-            return _row(_in("dividend", numerator), between, _in("divisor", denominator))
+            return _row(_in(dividend, numerator), between, _in("divisor", denominator))
         case Power(base, exponent):
             return f"<msup>{_in('base', base)}{_expression(exponent)}</msup>"
         case Root(2, radicand):

@@ -94,8 +94,9 @@ def _expression(node: Expr) -> str:
         case Quotient(numerator, denominator, "/"):
             return f"{_in('numerator', numerator)}/{_in('denominator', denominator)}"
         case Quotient(numerator, denominator, mark):
+            dividend: Place = "dividend" if mark == "÷" else "slash dividend"
             between = " ÷ " if mark == "÷" else "∕"
-            return f"{_in('dividend', numerator)}{between}{_in('divisor', denominator)}"
+            return f"{_in(dividend, numerator)}{between}{_in('divisor', denominator)}"
         case Power(base, exponent):
             return f"{_in('base', base)}^{_in('exponent', exponent)}"
         case Root(2, radicand):

@@ -96,8 +96,9 @@ def _expression(node: Expr) -> str:
         case Quotient(numerator, denominator, "/"):
             return f"frac({_expression(numerator)}, {_expression(denominator)})"
         case Quotient(numerator, denominator, mark):
+            dividend: Place = "dividend" if mark == "÷" else "slash dividend"
             between = "div" if mark == "÷" else "\\/"
-            return f"{_in('dividend', numerator)} {between} {_in('divisor', denominator)}"
+            return f"{_in(dividend, numerator)} {between} {_in('divisor', denominator)}"
         case Power(base, exponent):
             return f"{_in('base', base)}^({_expression(exponent)})"
         case Root(2, radicand):
