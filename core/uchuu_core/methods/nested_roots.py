@@ -29,6 +29,8 @@ from uchuu_core.tree.nodes import (
 )
 from uchuu_core.tree.paths import letters, parts, rebuild
 
+FORMS = ("rationalised", "positive exponents")
+"""Forms in which a route has to end."""
 Work = Callable[[Expr, bool], list[Moment]]
 
 
@@ -268,13 +270,15 @@ def _above_the_bar(start: Expr, _non_negative: bool) -> list[Moment]:
     return found
 
 
-def _method(key: str, why: str, work: Work, tasks: tuple[str, ...]) -> Method:
+def _method(
+    key: str, why: str, work: Work, tasks: tuple[str, ...], forms: tuple[str, ...] = FORMS
+) -> Method:
     def refusal(posed: Posed) -> str | None:
         if isinstance(posed.given, Relation):
             return "this is an equation"
         try:
             found = work(build.without_brackets(posed.given), posed.numbers.non_negative)
-            if unmet_forms(found[-1].line, "simplify", ("rationalised", "positive exponents")):
+            if unmet_forms(found[-1].line, "simplify", forms):
                 return "it would not come to a finished form that way"
         except OutOfScope as reason:
             return reason.message[:1].lower() + reason.message[1:].rstrip(".")
@@ -306,5 +310,6 @@ NESTED = (
         "Multiply by the conjugate of the top: then something divides out.",
         _above_the_bar,
         ("simplify",),
+        ("positive exponents",),
     ),
 )
