@@ -120,7 +120,8 @@ const densities = [
         <figure v-if="decimalExample">
           <figcaption class="quiet">{{ words.house.live }}</figcaption>
           <span class="formula"
-            ><code>{{ decimalText }}</code> <MathText :latex="decimalExample.latex" display
+            ><code class="typed-as">{{ decimalText }}</code>
+            <MathText :latex="decimalExample.latex" display
           /></span>
         </figure>
       </section>
@@ -178,6 +179,9 @@ const densities = [
 </template>
 
 <style scoped>
+.typed-as {
+  margin-right: 1.2rem;
+}
 .rule {
   display: grid;
   grid-template-columns: 26rem minmax(0, 1fr);
