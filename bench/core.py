@@ -20,8 +20,8 @@ import sympy
 from sympy.core.cache import clear_cache
 from uchuu_core import check, forks, nudge, problem_from, proof, screen, study, twin, work
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.diagnosis import errors_that_reproduce
+from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.line import judged
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
