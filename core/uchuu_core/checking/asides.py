@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from itertools import islice, pairwise
+from itertools import combinations, islice, pairwise
 from typing import Any
 
 from flint import fmpq
@@ -28,7 +28,6 @@ from uchuu_core.tree.nodes import (
     Expr,
     Line,
     Number,
-    Product,
     Relation,
     Signed,
     Sum,
@@ -38,6 +37,7 @@ from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
 _MOST_CANDIDATES = 6
+_MOST_NEIGHBOURS = 8
 
 
 @dataclass(slots=True)
@@ -288,14 +288,10 @@ def _shapes(before: Line, context: Context) -> frozenset[Any]:
 
 
 def _neighbours(part: Any) -> Iterator[Expr]:
-    """Yield two or three terms or factors that stand beside each other."""
-    if isinstance(part, Sum):
-        for size in (2, 3):
-            for start in range(len(part.terms) - size + 1):
-                if size < len(part.terms):
-                    yield build.total(list(part.terms[start : start + size]))
-    elif isinstance(part, Product):
-        for size in (2, 3):
-            for start in range(len(part.factors) - size + 1):
-                if size < len(part.factors):
-                    yield build.product(part.factors[start : start + size])
+    """Yield two or three of the terms or factors of a part, in their order."""
+    listed = part.terms if isinstance(part, Sum) else getattr(part, "factors", ())
+    if len(listed) > _MOST_NEIGHBOURS:
+        return
+    for size in (2, 3):
+        for chosen in combinations(listed, size) if size < len(listed) else ():
+            yield build.total(chosen) if isinstance(part, Sum) else build.product(chosen)

@@ -5,9 +5,14 @@ from uchuu_core.checking.judgement import Judgement
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import Point, SolutionSet
-from uchuu_core.tree.nodes import Either, Line, Relation
+from uchuu_core.tree.nodes import Chain, Either, Line, Relation
 
 ONE_CASE = "One of the cases."
+
+
+def as_relation(line: Line) -> Line:
+    """Return ``x = 10/2 = 5`` as its first and last side."""
+    return Relation(line.sides[0], "=", line.sides[-1]) if isinstance(line, Chain) else line
 
 
 class Branches:
@@ -29,6 +34,7 @@ class Branches:
 
         None: it is no branch, or the first one (its verdict stands until the others follow).
         """
+        line = as_relation(line)
         has = self._points(line)
         if has is None or not isinstance(line, (Relation, Either)):
             return None
@@ -60,11 +66,12 @@ class Branches:
 
     def merged(self, line: Line, judgement: Judgement) -> Line:
         """Return the state after *line*: all branches together once they are complete."""
-        if not self.ends or not isinstance(line, Relation):
+        case = as_relation(line)
+        if not self.ends or not isinstance(case, Relation):
             self.ends = []
             return line
-        if judgement.verdict == "ok" and self.ends[-1] is not line:
-            self.ends[-1] = line
+        if judgement.verdict == "ok" and self.ends[-1] != case:
+            self.ends[-1] = case
         complete = self.covered == self.wanted
         if not complete or len(self.ends) < 2:
             return line

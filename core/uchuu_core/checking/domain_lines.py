@@ -27,6 +27,7 @@ from uchuu_core.tree.nodes import (
     Power,
     Quotient,
     Relation,
+    Root,
     Union,
     ValueSet,
 )
@@ -103,6 +104,25 @@ def _judged_by_factors(line: Line, domain: Domain, context: Context) -> Judgemen
         raise NotRational
     kept = frozenset(f for f in stated if f.has_real_zero)
     return Judgement("ok" if kept == domain.excluded else "wrong", "exact")
+
+
+def says_part(line: Line, context: Context) -> bool:
+    """Return whether *line* is the condition of one even root of the given, on the way to its domain."""
+    if not isinstance(line, Relation) or line.sign in ("=", "!="):
+        return False
+    unknown = context.unknown
+    for part in parts(context.given):
+        if not (isinstance(part, Root) and part.index % 2 == 0 and unknown in letters(part)):
+            continue
+        try:
+            wanted = stated_set(Relation(part.radicand, ">=", Number("0")), unknown)
+            strict = stated_set(Relation(part.radicand, ">", Number("0")), unknown)
+            said = stated_set(line, unknown)
+        except (NotRational, Undefined):
+            continue
+        if said.same_solutions(wanted) or said.same_solutions(strict):
+            return True
+    return False
 
 
 def _gaps(found: SolutionSet) -> set[Algebraic]:

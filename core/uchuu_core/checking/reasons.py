@@ -251,8 +251,12 @@ def _scaled(
     assert ratio is not None
     number = ratio.constant()
     if number is None:
-        if not ratio.denominator.is_constant():
+        common = ratio.numerator.gcd(ratio.denominator)
+        top, bottom = ratio.numerator / common, ratio.denominator / common
+        if not bottom.is_constant():
             return None  # nobody multiplies by a quotient of polynomials
+        factor = top / bottom.leading_coefficient()
+        ratio = RationalFunction(factor, factor * 0 + 1)
         return Reason("multiply-both-sides", f"Multiply both sides by {shown(ratio)}.")
     if number == -1:
         return Reason("multiply-both-sides", "Multiply both sides by −1.")

@@ -7,7 +7,7 @@ from typing import Literal
 from uchuu_core.checking.asides import Checks, side_line
 from uchuu_core.checking.branches import Branches
 from uchuu_core.checking.context import Context, with_unknown
-from uchuu_core.checking.domain_lines import judged_remark
+from uchuu_core.checking.domain_lines import judged_remark, says_part
 from uchuu_core.checking.entries import Entry, entry_of_line, is_condition
 from uchuu_core.checking.feature_lines import as_feature
 from uchuu_core.checking.judgement import Judgement, is_statement
@@ -21,7 +21,7 @@ from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
-from uchuu_core.tree.nodes import Feature, Line, ValueSet
+from uchuu_core.tree.nodes import Feature, Line, Relation, Symbol, ValueSet
 from uchuu_core.tree.paths import letters
 
 Role = Literal["chain", "check", "side", "operation", "remark"]
@@ -61,12 +61,12 @@ def judged_steps(
     """
     walk = _Walk(context, is_work=is_work)
     found: list[Step | Failure] = []
-    for line in lines:
+    for number, line in enumerate(lines, 1):
         if isinstance(line, Failure):
             found.append(line)
             continue
-        step = walk.step(line if isinstance(line, Entry) else entry_of_line(line))
-        found.append(step)
+        walk.is_last = number == len(lines)
+        found.append(walk.step(line if isinstance(line, Entry) else entry_of_line(line)))
     walk.end()
     return found
 
@@ -83,6 +83,7 @@ class _Walk:
         self.good = context.given
         """The last line that held."""
         self.is_sound = True
+        self.is_last = False
         self.checks = Checks(context)
         self.branches = Branches(context)
         self.substitution = Substitution(context) if context.is_equation else None
@@ -175,6 +176,8 @@ class _Walk:
                 return Step(before, line, found, "check")
             if _is_operation(line, before, entry, context):
                 return Step(before, line, Judgement("ok", is_aside=True), "operation")
+        if context.problem.task == "domain" and not self.is_last and says_part(line, context):
+            return Step(before, line, Judgement("ok", is_aside=True), "side")
         side = side_line(before, line, context)
         return None if side is None else Step(before, line, side, "side")
 
@@ -197,6 +200,8 @@ class _Walk:
             return Judgement("unproved", "tested", tested=failure.message)
 
     def _move(self, line: Line, judgement: Judgement, *, is_back: bool = False) -> None:
+        if self.context.is_equation and not is_statement(line) and not letters(line):
+            line = Relation(Symbol(self.context.unknown), "=", line)  # type: ignore[arg-type]
         self.state = line
         self.whole = self.branches.merged(line, judgement)
         if judgement.verdict in ("wrong", "loses"):

@@ -132,6 +132,9 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
     if is_equation and text.count("=") > 1 and len(text) <= limits.CHARACTERS:
         text = _GAP.sub(" or ", text)  # "x = 2   x = 3"
+    listed = _listed_chains(text) if is_equation and text.count("=") > 3 else None
+    if listed is not None and len(text) <= limits.CHARACTERS:
+        return Written(listed)
     sign = _SIGN_SAID.search(text) if is_equation and len(text) <= limits.CHARACTERS else None
     if sign:  # "D = 25 > 0": what its sign says is a remark
         value_end = sign.end("value")
@@ -203,6 +206,19 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         tuple(statements), _joined([*words, *nearly]), tuple(rejects), rejects_all, is_check,
         fails, False, operation,
     )  # fmt: skip
+
+
+def _listed_chains(text: str) -> tuple[str, ...] | None:
+    """Return "x = (1+5)/2 = 3, x = (1-5)/2 = -2" as two lists, the worked one last."""
+    chains = [[side.strip() for side in part.split("=")] for part in _SEPARATORS.split(text)]
+    if len(chains) < 2 or len({len(c) for c in chains}) > 1 or len({c[0] for c in chains}) > 1:
+        return None
+    if len(chains[0]) < 3 or not all(re.fullmatch(rf"{_LETTER}", chain[0]) for chain in chains):
+        return None
+    return tuple(
+        " or ".join(f"{chain[0]} = {chain[place]}" for chain in chains)
+        for place in range(1, len(chains[0]))
+    )
 
 
 def says_all(remark: str) -> bool:
