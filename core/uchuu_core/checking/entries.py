@@ -96,6 +96,12 @@ def is_condition(line: Line) -> bool:
     return all(isinstance(option, Relation) and option.sign == "!=" for option in options)
 
 
+def reading_of(problem: Problem) -> dict[str, Any]:
+    """Return how the given reads as it is written, a named function with its name."""
+    given = problem.read(problem.given)
+    return {"text": plain(given), **shown(given)}
+
+
 def letters_of_problem(problem: Problem) -> frozenset[str]:
     """Return the problem's own letters; none when its given cannot be read."""
     more = {problem.variable} if problem.variable else set()

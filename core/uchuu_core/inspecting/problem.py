@@ -5,6 +5,7 @@ from typing import Any
 
 from uchuu_core import limits
 from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import reading_of
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.inspecting.ambiguity import ambiguities
@@ -13,7 +14,6 @@ from uchuu_core.kernel.points import NotRational
 from uchuu_core.methods.catalogue import applicable
 from uchuu_core.methods.method import Method, at_density
 from uchuu_core.moves.catalogue import ERRORS
-from uchuu_core.notation import plain, shown
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Absolute, Power, Relation, Root
 from uchuu_core.tree.paths import letters, parts
@@ -40,7 +40,7 @@ def inspect(problem: Problem) -> dict[str, Any]:
     given = context.given
     return {
         "kind": kind_of(context),
-        "reads": {"text": plain(given), **shown(given)},
+        "reads": reading_of(problem),
         "unknown": context.unknown if letters(given) else None,
         "notices": notices(context),
         "ambiguities": ambiguities(problem),

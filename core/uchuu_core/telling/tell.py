@@ -10,7 +10,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import as_record, forks_of, read_example
 from uchuu_core.notation import plain, shown
 from uchuu_core.notation.sides import sides
-from uchuu_core.notation.writers.latex import lighting
+from uchuu_core.notation.writers.latex import latex, lighting
 from uchuu_core.nudging.nudges import hints
 from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Line
@@ -45,12 +45,14 @@ def tell(problem: Problem) -> dict[str, Any]:
             "watch": watch.get(number, []),
         }
         if isinstance(entry, Entry):
-            told |= shown_entry(entry) | {"role": record["role"]}
+            told |= shown_entry(entry) | {"role": record["role"], "sides": record["sides"]}
             told["lit"] = told["sides"]
             if len(entry.lines) == 1 and not entry.rejects:
                 line = entry.lines[0]
                 with lighting(frozenset(map(id, changed_parts(before, line)))):
                     told["lit"] = sides(line)
+                    if not record["sides"]["left"] and told["lit"]["left"]:
+                        told["lit"] = {**record["sides"], "right": latex(line)}
                 if record["role"] == "chain":
                     before = line
         lines.append(told)

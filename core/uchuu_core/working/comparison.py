@@ -5,6 +5,7 @@ from fractions import Fraction
 from typing import Any
 
 from uchuu_core.checking.context import context_of
+from uchuu_core.checking.entries import reading_of
 from uchuu_core.contract import Problem
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.method import Method
@@ -64,7 +65,7 @@ def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
     while same < min(len(forms[0]), len(forms[1])) and forms[0][same] == forms[1][same]:
         same += 1
     return {
-        "reads": {"text": plain(context.given), **shown(context.given)},
+        "reads": reading_of(problem),
         "paths": [_record(path) for path in paths],
         "same_until": same,
         "meet": _meeting(forms[0], forms[1], same),

@@ -4,6 +4,7 @@ from dataclasses import replace
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import reading_of
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.steps import solutions_or_none
 from uchuu_core.contract import Problem
@@ -44,7 +45,7 @@ def work(problem: Problem) -> dict[str, Any]:
     end = lines[-1].moment.line if lines else given
     record: dict[str, Any] = {
         "task": problem.task,
-        "reads": _reads(problem),
+        "reads": reading_of(problem),
         "method": method.key,
         "methods": [m.key for m in applicable(posed, problem.task)],
         "lines": [_line_record(line) for line in lines],
@@ -131,9 +132,3 @@ def excluded_of(context: Context) -> list[str]:
     except (NotRational, Undefined):
         return []
     return [number_text(value) for value in excluded_points(domain.excluded, context.unknown)]
-
-
-def _reads(problem: Problem) -> dict[str, Any]:
-    """Return the given as it is written, a named function with its name."""
-    given = problem.read(problem.given)
-    return {"text": plain(given), **shown(given)}
