@@ -5,13 +5,15 @@ anew. What cannot be worked says so in its place.
 """
 
 import re
-from dataclasses import asdict, dataclass, field
+from contextvars import ContextVar
+from dataclasses import asdict, dataclass, field, replace
 from typing import Any, Literal
 
 from sets.models import ProblemSet, SetItem
 from sets.problems import Asker, asker_of
 from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, typst
+from uchuu_core.notation.tokens import Decimal
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.tree.nodes import Line, Relation
 
@@ -28,6 +30,10 @@ TASKS = {
     "study": "Study the function",
 }
 LETTERS = "abcdefgh"
+
+
+_decimal: ContextVar[Decimal] = ContextVar("decimal", default="point")
+"""The house rule on decimals of the example that is being written."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,15 +151,35 @@ class Wish:
 
 
 def math_of(text: str) -> Math:
-    """Return a line in every notation; as text where it cannot be read."""
+    """Return a line in every notation, decimals as the house rules have them; text where unreadable."""
+    decimal = _decimal.get()
     try:
-        line: Line = read(text)
+        line: Line = read(text, None, "equal", decimal)
     except Failure:
         return Math(text)
     sides = {}
     if isinstance(line, Relation):
         sides = {"left": typst(line.left), "sign": _SIGNS[line.sign], "right": typst(line.right)}
-    return Math(plain(line), latex(line), typst(line), mathml(line), **sides)
+    found = Math(plain(line), latex(line), typst(line), mathml(line), **sides)
+    return found if decimal == "point" else _with_commas(found)
+
+
+_POINT = re.compile(r"(?<=\d)\.(?=\d)")
+
+
+def _with_commas(math: Math) -> Math:
+    """Write every decimal with a comma."""
+    signs = {
+        "text": ",",
+        "latex": "{,}",
+        "mathml": ",",
+        "typst": '","',
+        "left": '","',
+        "right": '","',
+    }
+    return replace(
+        math, **{name: _POINT.sub(sign, getattr(math, name)) for name, sign in signs.items()}
+    )
 
 
 _SIGNS = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
@@ -166,6 +192,7 @@ def said(sentence: str) -> str:
     """Return a sentence of the core with typographic signs instead of typed ones."""
     text = re.sub(r"\^\(?(-?\d+)\)?", lambda power: power[1].translate(_RAISED), sentence)
     text = re.sub(r"\bsqrt\(", "√(", text).replace("*", "·").replace("+-", "±")
+    text = text if _decimal.get() == "point" else _POINT.sub(",", text)
     return re.sub(r"(?<![A-Za-z])-(?=[\dA-Za-z(√ ])", "−", text).replace("!=", "≠")
 
 
@@ -181,6 +208,14 @@ def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
 
 
 def _item(asker: Asker, item: SetItem, number: int, wish: Wish) -> SheetItem:
+    token = _decimal.set(asker.record(item.example)["house"].get("decimal") or "point")
+    try:
+        return _written_item(asker, item, number, wish)
+    finally:
+        _decimal.reset(token)
+
+
+def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> SheetItem:
     example = item.example
     found = SheetItem(
         number,

@@ -206,6 +206,8 @@ def _refusal(posed: Posed) -> str | None:
         return "this is an equation"
     if not letters(line):
         return "the expression holds only numbers"
+    if posed.numbers.is_complex and "i" in letters(line):
+        return "i² is −1, so it is worked as a complex number"
     if not any(isinstance(part, Sum) for _, part in walk(line)) and any(
         isinstance(part, Power) and isinstance(part.base, (Power, Product, Quotient))
         for _, part in walk(build.without_brackets(line))

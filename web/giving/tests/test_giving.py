@@ -76,6 +76,18 @@ def test_a_key_never_shows_lines_that_do_not_hold(ada: ApiClient, stored: dict[s
     assert "4x/4 = 8/4" not in _get(ada, f"{mine['id']}/sheet/key.txt?density=key").decode()
 
 
+def test_decimals_are_printed_as_the_house_rules_have_them(ada: ApiClient) -> None:
+    house = ada.call("GET", "/house").json()
+    assert ada.call("PUT", "/house", {**house, "decimal": "comma"}).status_code == 200
+    stored = ada.set_of({"task": "solve", "given": "2x + 0,5 = 2,25"})
+    base = f"{stored['id']}/sheet/key"
+
+    assert "2x + 0,5 = 2,25" in _get(ada, f"{base}.txt").decode()
+    assert "Subtract 0,5 on both sides." in _get(ada, f"{base}.txt").decode()
+    assert "2x+0{,}5=2{,}25" in _get(ada, f"{base}.tex").decode()
+    assert _get(ada, f"{base}.pdf").startswith(b"%PDF-")
+
+
 def test_density_forks_and_seed_change_what_is_shown(ada: ApiClient) -> None:
     stored = ada.set_of(LINEAR)
     base = f"{stored['id']}/sheet"
