@@ -129,7 +129,7 @@ def test_lines_are_inserted_and_moved_and_everything_after_is_judged_anew(page: 
     expect(page.get_by_label("New line before line 2")).to_be_focused()
     page.keyboard.type("3x = 14")
     page.keyboard.press("Enter")
-    bench.expect_marks("ok", "wrong", "wrong")
+    bench.expect_marks("ok", "wrong", "back")
 
     page.keyboard.press("Delete")
     bench.expect_marks("ok", "ok")

@@ -244,9 +244,9 @@ def test_features_and_lines_light_each_other_and_the_shift_form_moves(page: Page
     expect(study.locator(".was")).not_to_have_count(0)
     study.get_by_role("button", name="Make it the problem").press("Enter")
 
-    expect(page.locator(".spoken").get_by_text("2 over x minus 3")).to_be_visible()
+    expect(page.locator(".spoken").get_by_text("2 over the quantity x minus 3")).to_be_visible()
     page.keyboard.press("Control+z")
-    expect(page.locator(".spoken").get_by_text("2 over x minus 5")).to_be_visible()
+    expect(page.locator(".spoken").get_by_text("2 over the quantity x minus 5")).to_be_visible()
 
 
 def test_a_reason_in_my_own_words_stays_with_its_line(page: Page) -> None:

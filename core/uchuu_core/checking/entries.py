@@ -16,6 +16,10 @@ _EXPRESSIONS = ("simplify", "evaluate", "expand", "factor")
 _CONDITION = re.compile(
     r"^(?P<line>.*[^\s,;(])[\s,;]*\(?\s*(?P<conditions>[^\W\d_]\s*(?:≠|!=|\\neq?\b)[^=<>]*?)\s*\)?$"
 )
+_ANSWER = re.compile(
+    r"(?i)^\s*(?P<words>(?:(?:so|the|final|my)\s+)*(?:answer|ans|solution)\b)"
+    r"\s*(?:is|:|=)*\s*(?P<value>[-−]?\s*\d[\d./]*?)\s*[.!]?\s*$"
+)
 NO_SIDES = {"left": "", "sign": "", "right": ""}
 
 
@@ -125,6 +129,9 @@ def entry_of(text: str, problem: Problem, known: frozenset[str]) -> Entry:
         told = _with_condition(told)
     likely = known - {"i", "e", "π"}
     unknown = problem.variable or (next(iter(likely)) if len(likely) == 1 else None)
+    answer = _ANSWER.match(text) if problem.task == "solve" and unknown else None
+    if answer:
+        told = Written((f"{unknown} = {answer['value']}",), answer["words"])
     try:
         lines = tuple(problem.read(part, unknown) for part in told.statements)
         rejects = tuple(problem.read(part, unknown) for part in told.rejects)

@@ -68,7 +68,7 @@ _CHECKS = re.compile(
 )
 _REJECTS = re.compile(
     r"(?ix)\b(?:extraneous|extr|es|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
-    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross\w*)\b|[✗✘❌✕]"
+    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross(?![-\ ]?mult)\w*)\b|[✗✘❌✕]"
 )
 _ALL = re.compile(r"(?i)\b(?:both|all|neither|none|each)\b")
 _TICKS = re.compile(r"[✓✔☑✅∎□■★•]|\bQED\b")
@@ -84,13 +84,24 @@ _OPERATION = re.compile(
     rf"^\s*(?P<bar>\|)?\s*(?P<op>{_SIGN})\s*(?P<by>{_DONE_TO})(?P<twice>\s*[|,]?\s+(?P=op)\s*(?P=by))?\s*\|?\s*$"
 )
 _ATTACHED = re.compile(rf"\s\|\s*(?P<op>{_SIGN}\s*{_DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
-_GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])")
+_GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])(?!(?!sqrt|root|abs)[^\W\d_]{3})")
 _SIGN_SAID = re.compile(r"(?<==)(?P<value>[^=<>≤≥]*?)\s*[<>≤≥]\s*0\s*$")
 _ANSWERS = re.compile(
     r"(?i)\b(?:answer|ans|so|thus|hence|therefore|gives?|get|we|then|final\w*|simplif\w*|result|which|is"
     r"|equals|now|next|finally|solution|expand\w*|factor\w*)\W*$"
 )
 """Words after which an expression is the next line, not a number that they speak of."""
+_NAMED = re.compile(r"(?i)\s*(?:the\s+)?(?:lcd|lcm|gcf|gcd|hcf|conjugate|reciprocal)\s*")
+_DONE = re.compile(
+    r"(?i)\s*(?:(?:we|i|then|by|after|and)\s+)*(?:add|subtract|tak|minus|plus|times|multipl|divid|rais|squar"
+    r"|distribut|expand|factor|combin|mov|bring|simplif|cancel|collect|appl|us|because|since)"
+)
+_NO_SIGN = re.compile(
+    r"(?i)\s*(?:by|distribut|expand|factor|combin|simplif|cancel|collect|appl|us|because|since)"
+)
+_NUMBERED = re.compile(
+    r"(?i)^\s*(?:(?:step|line)\s*\d{1,2}\s*[.:)]|\d{1,2}\)|\d{1,2}\.(?=\s[^=]*=)|[a-h]\))\s+(?=\S)"
+)
 _EDGES = re.compile(r"^[\s:;,.!–—]+|[\s:;,.!?–—]+$")
 _DANGLING = re.compile(r"(?:\s[-−–—+=]|[=])\s*$")
 _EMPTY = re.compile(r"\(\s*[,;:.!?]*\s*\)|\[\s*\]")
@@ -130,6 +141,10 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     struck = _STRUCK.match(text)
     if struck:
         return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
+    if len(text) <= limits.CHARACTERS:
+        text = _NUMBERED.sub("", text)
+        if is_equation:
+            text = re.sub(r"(?<=\s)&(?=\s)", ",", text.replace("->", "→"))
     if is_equation and text.count("=") > 1 and len(text) <= limits.CHARACTERS:
         text = _GAP.sub(" or ", text)  # "x = 2   x = 3"
     listed = _listed_chains(text) if is_equation and text.count("=") > 3 else None
@@ -166,6 +181,8 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     rejects_all = fails = False
     for part in _THEN.split(body):
         chunks = list(_chunks(_is_as_equals(part), known))
+        beside = _says_what_was_done(chunks, is_equation=is_equation)
+        chunks = _with_amounts(chunks) if beside else chunks
         said = " ".join(text for is_words, text in chunks if is_words)
         words += [text for is_words, text in chunks if is_words]
         maths = [(n, _trimmed(text)) for n, (is_words, text) in enumerate(chunks) if not is_words]
@@ -173,7 +190,11 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         if chunks and chunks[0][0] and any(text.startswith("=") for n, text in maths if n == 1):
             words = [body.strip()]  # "area = 3": the word is no letter, nothing is said of letters
             continue
-        if said and not _REJECTS.search(said) and _is_prose(said, [text for _, text in maths]):
+        if (
+            said
+            and not (beside or _REJECTS.search(said))
+            and _is_prose(said, [text for _, text in maths])
+        ):
             words = [part.strip() if word in said else word for word in words][:1] or [part.strip()]
             continue
         if _speaks_of_a_number(chunks):
@@ -301,7 +322,32 @@ def _speaks_of_a_number(chunks: list[Chunk]) -> bool:
     """Whether words stand before a bare number that is no line of work: "LCD 6"."""
     if len(chunks) != 2 or not chunks[0][0] or _ANSWERS.search(chunks[0][1]):
         return False
+    if _NAMED.fullmatch(chunks[0][1]) and not set("=<>≤≥≠") & set(chunks[1][1]):
+        return True
     return re.fullmatch(r"\s*[-−]?[\d./]+\s*[.,]?\s*", chunks[1][1]) is not None
+
+
+def _says_what_was_done(chunks: list[Chunk], *, is_equation: bool) -> bool:
+    """Whether words beside a line say what was done: "2x = 8  subtract 3", "5x (like terms)"."""
+    if len(chunks) < 2 or chunks[0][0] or not chunks[1][0] or not _DONE.match(chunks[1][1]):
+        return False
+    head = chunks[0][1]
+    if is_equation or "=" in head:
+        return "=" in head
+    return bool(re.search(r"(?:\s{2}|\t|[(,;:]\s*)$", head) or _NO_SIGN.match(chunks[1][1]))
+
+
+def _with_amounts(chunks: list[Chunk]) -> list[Chunk]:
+    """Join words that say what was done with the amounts after them."""
+    joined: list[Chunk] = []
+    for is_words, text in chunks:
+        if joined and joined[-1][0] and not is_words and not set("=<>≤≥≠") & set(text):
+            before = joined[-1][1]
+            if _DONE.match(before):
+                joined[-1] = (True, f"{before.strip()} {text.strip()}")
+                continue
+        joined.append((is_words, text))
+    return [(w, t.rstrip(")") if w and t.count(")") > t.count("(") else t) for w, t in joined]
 
 
 def _is_prose(said: str, maths: list[str]) -> bool:

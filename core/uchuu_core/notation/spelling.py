@@ -5,6 +5,9 @@ import re
 from uchuu_core.failures import Unreadable
 
 _INDEXED = re.compile(r"(?<![A-Za-z0-9])([a-z])([1-9])(?=\s*=[^=])")
+_BOTH = re.compile(
+    r"^(\s*[a-z])(?:_\{\s*1\s*[,;/]\s*2\s*\}|_1\s*[,/]\s*_?2|1,\s?2|₁\s*[,/]\s*₂)(?=\s*=[^=])"
+)
 _LOWERED = str.maketrans("123456789", "₁₂₃₄₅₆₇₈₉")
 _REALS = re.compile(r"(?<![A-Za-z])R(\s*)(?:\\|∖|\\setminus)(\s*)(?=\{)")
 _IN_REALS = re.compile(r"((?:∈|\bin)\s*)(?:R(?![A-Za-z])|ℜ)")
@@ -19,8 +22,9 @@ def _blank(found: re.Match[str]) -> str:
 
 
 def spelled(text: str) -> str:
-    """Return *text*, as long as before, with x1 as x₁, ``S =`` before a set left out, and so on."""
+    """Return *text*, as long as before, with x1 as x₁, x_{1,2} as x, ``S =`` before a set left out, and so on."""
     text = text.replace("≟", "=").replace("⩵", "=")
+    text = _BOTH.sub(lambda m: m.group(1) + " " * (len(m.group()) - len(m.group(1))), text)
     if "=" in text and len(set(_INDEXED.findall(text))) > 1:
         text = _INDEXED.sub(lambda m: m.group(1) + m.group(2).translate(_LOWERED), text)
     if "R" in text or "ℜ" in text:
