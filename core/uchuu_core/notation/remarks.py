@@ -7,105 +7,14 @@ A line on paper is more than an expression: "so x = 3", "x = -1 (rejected)", "Ch
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
+from itertools import pairwise
 
 from uchuu_core import limits
+from uchuu_core.failures import Unreadable
+from uchuu_core.notation import remark_patterns as patterns
 
 Chunk = tuple[bool, str]
 """Whether it is words, and the text."""
-
-_LETTER = r"[^\W\d_]"
-_SEVERAL = re.compile(rf"{_LETTER}{{2}}|=\s*\?|n/a|N/A")
-_RUN = re.compile(rf"{_LETTER}+(?:['’]{_LETTER}+)*")
-_KEPT = re.compile(
-    r"""(?ix)\b(?:
-    all\ (?:real\ )?(?:numbers?|values?|reals?)?\ ?(?:except(?:\ for|\ when|\ the\ excluded(?:\ values|\ ones)?|\ excluded)?)?
-  | (?:every|any)\ (?:real\ )?(?:numbers?|values?|reals?)(?:\ except(?:\ for)?)?
-  | all\ except\ (?:the\ )?excluded(?:\ values|\ ones)?
-  | (?:has\ )?no\ (?:real\ )?(?:solutions?|values?|roots?|answers?)
-  | not?\ (?:a\ )?real(?:\ numbers?)? | undefined | not\ defined | does\ not\ exist
-  | (?:is\ )?prime | irreducible | unfactorable | (?:not|un)\ ?factorable
-  | (?:cannot|can['’]t|does\ not|doesn['’]t)\ (?:be\ )?factor(?:ed)?(?:\ over\ the\ integers|\ further)?
-  | always\ true | identity
-  | (?:is\ )?true\ for\ (?:all|every|any)(?:\ real)?(?:\ (?:numbers?|values?(?:\ of\ [a-z])?|[a-z]\b))?
-  | infinitely\ many(?:\ solutions)? | infinity | or | and | in | union
-  | sqrt | cbrt | root | abs | logs? | ln | let | (?:un)?defined
-    )\b | (?<![^\W\d_])(?:sqrt|cbrt|root|abs|log|ln)(?=[(_\d√]|\ ?[^\W_]\b|\ *[(\d])"""
-)
-_FUNCTIONS = re.compile(r"(?i)(?:arc|a)?(?:sin|cos|tan|cot|sec|csc)h?|log|ln|lim|exp")
-_SHORT = frozenset(
-    [
-        "so",
-        "no",
-        "ok",
-        "es",
-        "na",
-        "is",
-        "if",
-        "as",
-        "by",
-        "to",
-        "we",
-        "it",
-        "at",
-        "of",
-        "on",
-        "do",
-        "be",
-        "an",
-        "my",
-        "go",
-        "re",
-        "ie",
-        "eg",
-        "ex",
-    ]
-)
-_IS = re.compile(
-    r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:not|no|an?|the|extra|reject))"
-)
-_CHECKS = re.compile(
-    r"(?i)\b(?:check(?:ing|s|ed)?|verif\w+|prob[ea]|test(?:ing)?|plug\w*|substitut\w+|sub)\b|\?=|=\s*\?|≟|≠\s*\?"
-)
-_REJECTS = re.compile(
-    r"(?ix)\b(?:extraneous|extr|es|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
-    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross(?![-\ ]?mult)\w*)\b|[✗✘❌✕]"
-)
-_ALL = re.compile(r"(?i)\b(?:both|all|neither|none|each)\b")
-_TICKS = re.compile(r"[✓✔☑✅∎□■★•]|\bQED\b")
-_THEN = re.compile(
-    r"=>|⇒|⟹|→|∴|\\(?:implies|Rightarrow|Longrightarrow|to|rightarrow|therefore)(?![a-zA-Z])"
-)
-_NEARLY = re.compile(r"(?:≈|≃|≅|\\approx(?![a-zA-Z])|~=)[^,;]*")
-_STRUCK = re.compile(r"^\s*(?:~~(.*)~~|\\(?:cancel|xcancel|sout|st)\{(.*)\})\s*$", re.DOTALL)
-_TEXT = re.compile(r"\\(?:text|textrm|textit|textbf|mathrm|operatorname|mbox)\s*\{([^{}]*)\}")
-_SIGN = r"[-+−–*/÷×·:]"
-_DONE_TO = r"(?:\([^()]*\)|√|\d[\w./^²³]*|[^\W\d_][\w^²³]*)"
-_OPERATION = re.compile(
-    rf"^\s*(?P<bar>\|)?\s*(?P<op>{_SIGN})\s*(?P<by>{_DONE_TO})(?P<twice>\s*[|,]?\s+(?P=op)\s*(?P=by))?\s*\|?\s*$"
-)
-_ATTACHED = re.compile(rf"\s\|\s*(?P<op>{_SIGN}\s*{_DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
-_GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])(?!(?!sqrt|root|abs)[^\W\d_]{3})")
-_SIGN_SAID = re.compile(r"(?<==)(?P<value>[^=<>≤≥]*?)\s*[<>≤≥]\s*0\s*$")
-_ANSWERS = re.compile(
-    r"(?i)\b(?:answer|ans|so|thus|hence|therefore|gives?|get|we|then|final\w*|simplif\w*|result|which|is"
-    r"|equals|now|next|finally|solution|expand\w*|factor\w*)\W*$"
-)
-"""Words after which an expression is the next line, not a number that they speak of."""
-_NAMED = re.compile(r"(?i)\s*(?:the\s+)?(?:lcd|lcm|gcf|gcd|hcf|conjugate|reciprocal)\s*")
-_DONE = re.compile(
-    r"(?i)\s*(?:(?:we|i|then|by|after|and)\s+)*(?:add|subtract|tak|minus|plus|times|multipl|divid|rais|squar"
-    r"|distribut|expand|factor|combin|mov|bring|simplif|cancel|collect|appl|us|because|since)"
-)
-_NO_SIGN = re.compile(
-    r"(?i)\s*(?:by|distribut|expand|factor|combin|simplif|cancel|collect|appl|us|because|since)"
-)
-_NUMBERED = re.compile(
-    r"(?i)^\s*(?:(?:step|line)\s*\d{1,2}\s*[.:)]|\d{1,2}\)|\d{1,2}\.(?=\s[^=]*=)|[a-h]\))\s+(?=\S)"
-)
-_EDGES = re.compile(r"^[\s:;,.!–—]+|[\s:;,.!?–—]+$")
-_DANGLING = re.compile(r"(?:\s[-−–—+=]|[=])\s*$")
-_EMPTY = re.compile(r"\(\s*[,;:.!?]*\s*\)|\[\s*\]")
-_SEPARATORS = re.compile(r"\s*(?:,|;|\bor\b|\band\b|∨|\\text\{\s*(?:or|and)\s*\})\s*")
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,20 +46,27 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     """Return *text* taken apart; ``known`` are the letters of the problem.
 
     ``is_equation``: whether the lines are equations, so that ``-4  -4`` is done to both sides.
+
+    Raises:
+        Unreadable: a word could be a sign of the line or say what was done: "x = 8 plus 2".
     """
-    struck = _STRUCK.match(text)
+    struck = patterns.STRUCK.match(text)
     if struck:
         return Written(remark=(struck.group(1) or struck.group(2) or "").strip(), is_struck=True)
     if len(text) <= limits.CHARACTERS:
-        text = _NUMBERED.sub("", text)
+        text = patterns.NUMBERED.sub("", text)
         if is_equation:
             text = re.sub(r"(?<=\s)&(?=\s)", ",", text.replace("->", "→"))
+            text = re.sub(r"(?i)\bplus or minus\b", "±", text)
+            text = patterns.ALSO.sub(" or ", text) if "=" in text else text
     if is_equation and text.count("=") > 1 and len(text) <= limits.CHARACTERS:
-        text = _GAP.sub(" or ", text)  # "x = 2   x = 3"
+        text = patterns.GAP.sub(" or ", text)  # "x = 2   x = 3"
     listed = _listed_chains(text) if is_equation and text.count("=") > 3 else None
     if listed is not None and len(text) <= limits.CHARACTERS:
         return Written(listed)
-    sign = _SIGN_SAID.search(text) if is_equation and len(text) <= limits.CHARACTERS else None
+    sign = (
+        patterns.SIGN_SAID.search(text) if is_equation and len(text) <= limits.CHARACTERS else None
+    )
     if sign:  # "D = 25 > 0": what its sign says is a remark
         value_end = sign.end("value")
         told = written(text[:value_end], known, is_equation=True)
@@ -158,7 +74,7 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     if len(text) > limits.CHARACTERS or not _needs_care(text, known, is_equation):
         return Written((text,))
     if is_equation:
-        alone = _OPERATION.match(text)
+        alone = patterns.OPERATION.match(text)
         if (
             alone
             and text.count("|") % 2 == bool(alone["bar"])
@@ -167,20 +83,21 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
             return Written(operation=f"{alone['op']}{alone['by']}")
     attached = None
     if is_equation and "=" in text and text.count("|") % 2:
-        attached = _ATTACHED.search(text)
+        attached = patterns.ATTACHED.search(text)
     operation = attached["op"].strip() if attached else ""
     if attached:
         text = text[: attached.start()]
-    is_check = bool(_CHECKS.search(text))
+    is_check = bool(patterns.CHECKS.search(text))
     body = re.sub(r"\?=|=\s*\?|≟", "=", text)
-    nearly = [found.group().strip() for found in _NEARLY.finditer(body)]
-    body = _NEARLY.sub("", _TICKS.sub(" ", body))
+    nearly = [found.group().strip() for found in patterns.NEARLY.finditer(body)]
+    body = patterns.NEARLY.sub("", patterns.TICKS.sub(" ", body))
     statements: list[str] = []
     words: list[str] = []
     rejects: list[str] = []
     rejects_all = fails = False
-    for part in _THEN.split(body):
+    for part in patterns.THEN.split(body):
         chunks = list(_chunks(_is_as_equals(part), known))
+        _refuse_sign_words(chunks)
         beside = _says_what_was_done(chunks, is_equation=is_equation)
         chunks = _with_amounts(chunks) if beside else chunks
         said = " ".join(text for is_words, text in chunks if is_words)
@@ -192,7 +109,7 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
             continue
         if (
             said
-            and not (beside or _REJECTS.search(said))
+            and not (beside or patterns.REJECTS.search(said))
             and _is_prose(said, [text for _, text in maths])
         ):
             words = [part.strip() if word in said else word for word in words][:1] or [part.strip()]
@@ -200,18 +117,21 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         if _speaks_of_a_number(chunks):
             words = [part.strip()]
             continue
-        if not _REJECTS.search(said):
+        if not patterns.REJECTS.search(said):
             statements += _statements(maths, is_check=is_check)
             continue
         if (
-            not any(_RUN.search(_TEXT.sub(" ", text)) or "," in text for _, text in maths)
+            not any(
+                patterns.RUN.search(patterns.TEXT.sub(" ", text)) or "," in text
+                for _, text in maths
+            )
             and maths
             and "=" in maths[-1][1]
         ):
             fails = True
             statements += [text for _, text in maths]
             continue
-        rejects_all = rejects_all or bool(_ALL.search(said)) or not maths
+        rejects_all = rejects_all or bool(patterns.ALL.search(said)) or not maths
         kept, out = _sorted_out(chunks)
         rejects += out
         statements += kept
@@ -231,10 +151,14 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
 
 def _listed_chains(text: str) -> tuple[str, ...] | None:
     """Return "x = (1+5)/2 = 3, x = (1-5)/2 = -2" as two lists, the worked one last."""
-    chains = [[side.strip() for side in part.split("=")] for part in _SEPARATORS.split(text)]
+    chains = [
+        [side.strip() for side in part.split("=")] for part in patterns.SEPARATORS.split(text)
+    ]
     if len(chains) < 2 or len({len(c) for c in chains}) > 1 or len({c[0] for c in chains}) > 1:
         return None
-    if len(chains[0]) < 3 or not all(re.fullmatch(rf"{_LETTER}", chain[0]) for chain in chains):
+    if len(chains[0]) < 3 or not all(
+        re.fullmatch(rf"{patterns.LETTER}", chain[0]) for chain in chains
+    ):
         return None
     return tuple(
         " or ".join(f"{chain[0]} = {chain[place]}" for chain in chains)
@@ -244,35 +168,40 @@ def _listed_chains(text: str) -> tuple[str, ...] | None:
 
 def says_all(remark: str) -> bool:
     """Return whether words speak of every candidate: "both", "all", "neither"."""
-    return bool(_ALL.search(remark))
+    return bool(patterns.ALL.search(remark))
 
 
 def _needs_care(text: str, known: frozenset[str], is_equation: bool) -> bool:
     if any(c in text for c in "?≟≈≃≅✓✔☑✅✗✘❌✕∎□■★•⇒⟹→∴") or "=>" in text or "~=" in text:
         return True
-    if "\\" in text and (_TEXT.search(text) or _THEN.search(text) or "\\approx" in text):
+    if "\\" in text and (
+        patterns.TEXT.search(text) or patterns.THEN.search(text) or "\\approx" in text
+    ):
         return True
-    if is_equation and ("|" in text or _OPERATION.match(text)):
+    if is_equation and ("|" in text or patterns.OPERATION.match(text)):
         return True
-    if not _SEVERAL.search(text):
+    if not patterns.SEVERAL.search(text):
         return False
-    return any(is_words for is_words, _ in _chunks(text, known)) or bool(_CHECKS.search(text))
+    return any(is_words for is_words, _ in _chunks(text, known)) or bool(
+        patterns.CHECKS.search(text)
+    )
 
 
 def _is_as_equals(text: str) -> str:
-    return _IS.sub("=", text) if "=" not in text else text
+    return patterns.IS.sub("=", text) if "=" not in text else text
 
 
 def _chunks(text: str, known: frozenset[str]) -> Iterator[Chunk]:
     """Cut *text* into mathematics and words."""
-    text = _TEXT.sub(
-        lambda m: m.group() if _KEPT.fullmatch(m.group(1).strip()) else f" {m.group(1)} ", text
+    text = patterns.TEXT.sub(
+        lambda m: m.group() if patterns.KEPT.fullmatch(m.group(1).strip()) else f" {m.group(1)} ",
+        text,
     )
-    kept = [found.span() for found in _KEPT.finditer(text)]
-    kept += [found.span() for found in _TEXT.finditer(text)]
+    kept = [found.span() for found in patterns.KEPT.finditer(text)]
+    kept += [found.span() for found in patterns.TEXT.finditer(text)]
     kept += [found.span() for found in re.finditer(r"\\[a-zA-Z]+", text)]
     spans: list[tuple[int, int]] = []
-    for run in _RUN.finditer(text):
+    for run in patterns.RUN.finditer(text):
         if any(a <= run.start() < b for a, b in kept):
             continue
         if is_word(run.group(), known):
@@ -313,28 +242,47 @@ def is_word(run: str, known: frozenset[str]) -> bool:
     if len(run) == 1 or all(letter in known for letter in run):
         return False
     if len(run) == 2:
-        return run.lower() in _SHORT
-    name = _FUNCTIONS.match(run)
+        return run.lower() in patterns.SHORT
+    name = patterns.FUNCTIONS.match(run)
     return not (name and all(letter in known for letter in run[name.end() :]))
 
 
 def _speaks_of_a_number(chunks: list[Chunk]) -> bool:
     """Whether words stand before a bare number that is no line of work: "LCD 6"."""
-    if len(chunks) != 2 or not chunks[0][0] or _ANSWERS.search(chunks[0][1]):
+    if len(chunks) != 2 or not chunks[0][0] or patterns.ANSWERS.search(chunks[0][1]):
         return False
-    if _NAMED.fullmatch(chunks[0][1]) and not set("=<>≤≥≠") & set(chunks[1][1]):
+    if patterns.NAMED.fullmatch(chunks[0][1]) and not set("=<>≤≥≠") & set(chunks[1][1]):
         return True
     return re.fullmatch(r"\s*[-−]?[\d./]+\s*[.,]?\s*", chunks[1][1]) is not None
 
 
+def _refuse_sign_words(chunks: list[Chunk]) -> None:
+    """Refuse "x = 8 plus 2": the value 10, or 2 added to both sides.
+
+    Raises:
+        Unreadable: a word for a sign follows a side of an equation, with nothing between.
+    """
+    for (is_words, before), (_, text) in pairwise(chunks):
+        sign = None if is_words or "=" not in before else patterns.SIGN_WORD.match(text)
+        if (
+            sign
+            and not patterns.APART.search(before)
+            and not any(patterns.BOTH_SIDES.search(t) for _, t in chunks)
+        ):
+            raise Unreadable(
+                f"“{sign.group(1)}” could belong to the value or say what was done to both sides. "
+                "Write it as a sign, or put what was done in brackets."
+            )
+
+
 def _says_what_was_done(chunks: list[Chunk], *, is_equation: bool) -> bool:
     """Whether words beside a line say what was done: "2x = 8  subtract 3", "5x (like terms)"."""
-    if len(chunks) < 2 or chunks[0][0] or not chunks[1][0] or not _DONE.match(chunks[1][1]):
+    if len(chunks) < 2 or chunks[0][0] or not chunks[1][0] or not patterns.DONE.match(chunks[1][1]):
         return False
     head = chunks[0][1]
     if is_equation or "=" in head:
         return "=" in head
-    return bool(re.search(r"(?:\s{2}|\t|[(,;:]\s*)$", head) or _NO_SIGN.match(chunks[1][1]))
+    return bool(patterns.APART.search(head) or patterns.NO_SIGN.match(chunks[1][1]))
 
 
 def _with_amounts(chunks: list[Chunk]) -> list[Chunk]:
@@ -343,7 +291,7 @@ def _with_amounts(chunks: list[Chunk]) -> list[Chunk]:
     for is_words, text in chunks:
         if joined and joined[-1][0] and not is_words and not set("=<>≤≥≠") & set(text):
             before = joined[-1][1]
-            if _DONE.match(before):
+            if patterns.DONE.match(before):
                 joined[-1] = (True, f"{before.strip()} {text.strip()}")
                 continue
         joined.append((is_words, text))
@@ -363,11 +311,11 @@ def _statements(maths: list[tuple[int, str]], *, is_check: bool) -> list[str]:
         return [texts[-1].split(":")[-1].strip()]  # "Check x = 3: 2(3) + 1 = 7"
     joined: list[str] = []
     for text in texts:
-        if joined and _SEPARATORS.match(text):
+        if joined and patterns.SEPARATORS.match(text):
             joined[-1] += text
         else:
             joined.append(text)
-    return [_EDGES.sub("", text) for text in joined]
+    return [patterns.EDGES.sub("", text) for text in joined]
 
 
 def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
@@ -377,11 +325,11 @@ def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
     pending = False
     for is_words, text in chunks:
         if is_words:
-            if not _REJECTS.search(text):
+            if not patterns.REJECTS.search(text):
                 continue
             if kept:
-                listed = [p for p in _SEPARATORS.split(kept.pop()) if p.strip()]
-                every = bool(_ALL.search(text))
+                listed = [p for p in patterns.SEPARATORS.split(kept.pop()) if p.strip()]
+                every = bool(patterns.ALL.search(text))
                 out += listed if every else listed[-1:]
                 rest = [] if every else listed[:-1]
                 kept += [" or ".join(rest)] if rest else []
@@ -392,12 +340,15 @@ def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
         if not re.search(r"\w|[∅ℝ]", text):
             continue
         if pending:
-            out += [p for p in _SEPARATORS.split(text) if p.strip()]
+            out += [p for p in patterns.SEPARATORS.split(text) if p.strip()]
             pending = False
         else:
             kept.append(
-                _EDGES.sub(
-                    "", _SEPARATORS.sub("", text, count=1) if _SEPARATORS.match(text) else text
+                patterns.EDGES.sub(
+                    "",
+                    patterns.SEPARATORS.sub("", text, count=1)
+                    if patterns.SEPARATORS.match(text)
+                    else text,
                 )
             )
     return [" or ".join(kept)] if kept else [], out
@@ -407,8 +358,8 @@ def _trimmed(text: str) -> str:
     before = None
     while before != text:
         before = text
-        text = _EMPTY.sub(" ", text)
-        text = _DANGLING.sub("", re.sub(r"[\s:;.!?–—]+$|^[\s:;.!–—]+", "", text))
+        text = patterns.EMPTY.sub(" ", text)
+        text = patterns.DANGLING.sub("", re.sub(r"[\s:;.!?–—]+$|^[\s:;.!–—]+", "", text))
         if text.count("(") > text.count(")") and text.endswith("("):
             text = text[:-1]
         if text.count(")") > text.count("(") and text.startswith(")"):

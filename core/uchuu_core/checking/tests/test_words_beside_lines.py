@@ -88,6 +88,10 @@ def test_one_letter_for_both_solutions(both: str, decimal: str) -> None:
         ("solve", "2x + 3 = 11", ["2x = 8", "The final answer: 4"]),
         ("solve", "2x + 3 = 11", ["2x = 8", "So the answer is 4."]),
         ("solve", "x^2 = 9", ["x = 3 & x = -3"]),
+        ("solve", "x^2 = 9", ["x = 3 also -3"]),
+        ("solve", "x^2 = 9", ["x = plus or minus 3"]),
+        ("solve", "x + 2 = 8", ["x = 6, minus 2"]),
+        ("solve", "x + 2 = 8", ["x = 6 minus 2 on both sides"]),
         ("solve", "3/x = 2/(x - 1)", ["3(x - 1) = 2x cross-multiply", "3x - 3 = 2x", "x = 3"]),
         ("simplify", "3x + 2x", ["5x  combine like terms"]),
         ("simplify", "3x + 2x", ["5x (add 3 and 2)"]),
@@ -109,3 +113,15 @@ def test_lines_as_they_are_usually_numbered_and_told(
 )
 def test_words_beside_a_wrong_line_do_not_save_it(line: str) -> None:
     assert _verdicts({"task": "solve", "given": "2x + 3 = 11"}, [line]) == ["wrong"]
+
+
+@pytest.mark.parametrize(
+    ("given", "line"),
+    [
+        ("x - 2 = 8", "x = 8 plus 2"),
+        ("2x = 8", "x = 8 divided by 2"),
+        ("sqrt(x) = 4", "x = 4 squared"),
+    ],
+)
+def test_a_word_that_may_be_a_sign_is_asked_about_not_judged(given: str, line: str) -> None:
+    assert _verdicts({"task": "solve", "given": given}, [line, "x = 10"])[0] == "unreadable"
