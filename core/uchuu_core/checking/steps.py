@@ -21,8 +21,8 @@ from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import described, interval_text
-from uchuu_core.tree.nodes import Feature, Line, Relation, Symbol, ValueSet
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.nodes import Either, Feature, Line, Relation, Sum, Symbol, ValueSet
+from uchuu_core.tree.paths import letters, parts
 
 Role = Literal["chain", "check", "side", "operation", "remark"]
 HOLDS = ("ok", "may-add")
@@ -213,7 +213,7 @@ class _Walk:
 
 
 def _said_beside(line: Line, context: Context) -> Judgement | None:
-    """Judge an excluded value beside an expression, or the pair of numbers that is tried in factoring."""
+    """Judge what stands beside an expression: excluded values, names, a pair tried in factoring."""
     task = context.problem.task
     if task in ("domain", "study"):
         return None
@@ -222,8 +222,22 @@ def _said_beside(line: Line, context: Context) -> Judgement | None:
             return judged_remark(line, context)
         except (NotRational, Undefined, Failure):
             return None
+    if task == "factor" and _names_parts(line, context):
+        return Judgement("ok", is_aside=True)
     is_pair = isinstance(line, ValueSet) and not letters(line)
     return Judgement("ok", is_aside=True) if task == "factor" and is_pair else None
+
+
+def _names_parts(line: Line, context: Context) -> bool:
+    """Whether *line* names monomials with letters of their own: "a = x, b = 3"."""
+    return all(
+        isinstance(part, Relation)
+        and part.sign == "="
+        and isinstance(part.left, Symbol)
+        and not letters(part.left) & letters(context.given)
+        and not any(isinstance(inner, Sum) for inner in parts(part.right))
+        for part in (line.options if isinstance(line, Either) else (line,))
+    )
 
 
 def _is_operation(line: Line, before: Line, entry: Entry, context: Context) -> bool:

@@ -50,15 +50,23 @@ SHORT = frozenset(
     ]
 )
 IS = re.compile(
-    r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:not|no|an?|the|extra|reject))"
+    r"(?i)\b(?:is equal to|equals|is)\b(?=\s*[-−+]?[\d(√a-z])(?!\s+(?:no|an?|(?!sqrt|cbrt|root|abs)[a-z]{3}))"
 )
 CHECKS = re.compile(
     r"(?i)\b(?:check(?:ing|s|ed)?|verif\w+|prob[ea]|test(?:ing)?|plug\w*|substitut\w+|sub)\b|\?=|=\s*\?|≟|≠\s*\?"
 )
 REJECTS = re.compile(
-    r"(?ix)\b(?:extraneous|extr|es|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
-    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible|no|n/a|out|left\ out|cross(?![-\ ]?mult)\w*)\b|[✗✘❌✕]"
+    r"(?ix)\b(?:extraneous|extr|reject\w*|discard\w*|invalid|not\ (?:a\ |an\ )?(?:solution|valid|answer|possible|in\ the\ domain|allowed)"
+    r"|(?:does|do)(?:n['’]t|\ not)\ (?:work|check|satisf\w+|hold|fit)|fails?|false|untrue|excluded|impossible"
+    r"|(?:left|ruled|thrown|cross\w*)\ (?:it\ )?out|crossed|(?:neither|none)\ (?:of\ them\ )?(?:works?|checks?|holds?))\b|[✗✘❌✕]"
 )
+REJECTS_ALONE = re.compile(r"(?i)[\W_]*(?:no|out|n/a|es)[\W_]*")
+"""Words that reject only where nothing else is said: "no", but not "no fractions left"."""
+DENIED = re.compile(
+    r"(?ix)\b(?:(?:no|none|neither|nor|nothing|never)(?:\ (?:is|are|was|of|them|these|the|solutions?|values?|roots?|candidates?))*"
+    r"|(?:not|isn['’]t|aren['’]t)(?:\ (?:an?|the))*)\ (?:extraneous|extr|reject\w*|discard\w*|invalid|excluded|impossible|false|untrue|crossed)\b"
+)
+"""What is said not to be rejected: "neither is extraneous", "not excluded"."""
 ALL = re.compile(r"(?i)\b(?:both|all|neither|none|each)\b")
 TICKS = re.compile(r"[✓✔☑✅∎□■★•]|\bQED\b")
 THEN = re.compile(
@@ -80,11 +88,18 @@ ANSWERS = re.compile(
     r"|equals|now|next|finally|solution|expand\w*|factor\w*)\W*$"
 )
 """Words after which an expression is the next line, not a number that they speak of."""
-NAMED = re.compile(r"(?i)\s*(?:the\s+)?(?:lcd|lcm|gcf|gcd|hcf|conjugate|reciprocal)\s*")
+NAMED = re.compile(
+    r"(?i)\s*(?:the\s+)?(?:lcd|lcm|gcf|gcd|hcf|conjugate|reciprocal|like\s+terms?)\s*"
+)
 DONE = re.compile(
     r"(?i)\s*(?:(?:we|i|then|by|after|and)\s+)*(?:add|subtract|tak|minus|plus|times|multipl|divid|rais|squar"
     r"|distribut|expand|factor|combin|mov|bring|simplif|cancel|collect|appl|us|because|since)"
 )
+AMOUNT_FIRST = re.compile(r"\s*([^=:<>≤≥≠]{1,20}):\s+(?=[^=]*=)")
+ONE_LETTER = re.compile(rf"{LETTER}")
+NOTHING = re.compile(r"(?i)\s*(?:has\s+)?no\s")
+BECAUSE = re.compile(r"(?i)(?<=\S)\s+\b(?:because|since)\b.*")
+WITH_AMOUNT = re.compile(r"(?i)\b(?:out|by|from)\s*$")
 NO_SIGN = re.compile(
     r"(?i)\s*(?:by|distribut|expand|factor|combin|simplif|cancel|collect|appl|us|because|since)"
 )

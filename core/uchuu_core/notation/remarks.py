@@ -95,6 +95,8 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
     words: list[str] = []
     rejects: list[str] = []
     rejects_all = fails = False
+    reason = patterns.BECAUSE.search(body)
+    body = body[: reason.start()] if reason else body
     for part in patterns.THEN.split(body):
         chunks = list(_chunks(_is_as_equals(part), known))
         _refuse_sign_words(chunks)
@@ -102,22 +104,21 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         chunks = _with_amounts(chunks) if beside else chunks
         said = " ".join(text for is_words, text in chunks if is_words)
         words += [text for is_words, text in chunks if is_words]
+        rejecting = any(_rejects(text) for is_words, text in chunks if is_words)
         maths = [(n, _trimmed(text)) for n, (is_words, text) in enumerate(chunks) if not is_words]
         maths = [(n, text) for n, text in maths if re.search(r"\w|[∅ℝ√]", text)]
         if chunks and chunks[0][0] and any(text.startswith("=") for n, text in maths if n == 1):
             words = [body.strip()]  # "area = 3": the word is no letter, nothing is said of letters
             continue
-        if (
-            said
-            and not (beside or patterns.REJECTS.search(said))
-            and _is_prose(said, [text for _, text in maths])
-        ):
+        if said and not (beside or rejecting) and _is_prose(said, [text for _, text in maths]):
             words = [part.strip() if word in said else word for word in words][:1] or [part.strip()]
             continue
-        if _speaks_of_a_number(chunks):
+        if said and is_equation:  # "isolate x"
+            maths = [(n, text) for n, text in maths if not patterns.ONE_LETTER.fullmatch(text)]
+        if _speaks_of_an_amount(chunks, is_equation=is_equation):
             words = [part.strip()]
             continue
-        if not patterns.REJECTS.search(said):
+        if not rejecting:
             statements += _statements(maths, is_check=is_check)
             continue
         if (
@@ -141,6 +142,7 @@ def written(text: str, known: frozenset[str], *, is_equation: bool = False) -> W
         and "=" not in body
     ):
         statements = []  # "x ≈ 1.41" alone is a remark of value
+    words += [reason.group()] if reason else []
     if not statements and not rejects and not nearly and not operation:
         words = [text.strip()]  # a remark stays as it was written
     return Written(
@@ -169,6 +171,13 @@ def _listed_chains(text: str) -> tuple[str, ...] | None:
 def says_all(remark: str) -> bool:
     """Return whether words speak of every candidate: "both", "all", "neither"."""
     return bool(patterns.ALL.search(remark))
+
+
+def _rejects(words: str) -> bool:
+    """Whether words reject what they stand beside."""
+    if patterns.REJECTS_ALONE.fullmatch(words):
+        return True
+    return bool(patterns.REJECTS.search(patterns.DENIED.sub(" ", words)))
 
 
 def _needs_care(text: str, known: frozenset[str], is_equation: bool) -> bool:
@@ -247,13 +256,18 @@ def is_word(run: str, known: frozenset[str]) -> bool:
     return not (name and all(letter in known for letter in run[name.end() :]))
 
 
-def _speaks_of_a_number(chunks: list[Chunk]) -> bool:
-    """Whether words stand before a bare number that is no line of work: "LCD 6"."""
+def _speaks_of_an_amount(chunks: list[Chunk], *, is_equation: bool) -> bool:
+    """Whether words stand before an amount that is no line of work: "LCD 6", "factor out 2x"."""
     if len(chunks) != 2 or not chunks[0][0] or patterns.ANSWERS.search(chunks[0][1]):
         return False
-    if patterns.NAMED.fullmatch(chunks[0][1]) and not set("=<>≤≥≠") & set(chunks[1][1]):
+    (_, words), (_, amount) = chunks
+    if set("=<>≤≥≠") & set(amount):
+        return False
+    if patterns.NAMED.fullmatch(words):
         return True
-    return re.fullmatch(r"\s*[-−]?[\d./]+\s*[.,]?\s*", chunks[1][1]) is not None
+    if patterns.DONE.match(words) and (is_equation or patterns.WITH_AMOUNT.search(words)):
+        return True
+    return re.fullmatch(r"\s*[-−]?[\d./]+\s*[.,]?\s*", amount) is not None
 
 
 def _refuse_sign_words(chunks: list[Chunk]) -> None:
@@ -277,6 +291,8 @@ def _refuse_sign_words(chunks: list[Chunk]) -> None:
 
 def _says_what_was_done(chunks: list[Chunk], *, is_equation: bool) -> bool:
     """Whether words beside a line say what was done: "2x = 8  subtract 3", "5x (like terms)"."""
+    if is_equation and chunks and chunks[0][0] and patterns.DONE.match(chunks[0][1]):
+        return any("=" in text for is_words, text in chunks if not is_words)
     if len(chunks) < 2 or chunks[0][0] or not chunks[1][0] or not patterns.DONE.match(chunks[1][1]):
         return False
     head = chunks[0][1]
@@ -289,6 +305,11 @@ def _with_amounts(chunks: list[Chunk]) -> list[Chunk]:
     """Join words that say what was done with the amounts after them."""
     joined: list[Chunk] = []
     for is_words, text in chunks:
+        amount = patterns.AMOUNT_FIRST.match(text)  # "subtract 1: 2x = 6"
+        if amount and joined and joined[-1][0] and patterns.DONE.match(joined[-1][1]):
+            joined[-1] = (True, f"{joined[-1][1].strip()} {amount[1].strip()}:")
+            joined.append((False, text[amount.end() :]))
+            continue
         if joined and joined[-1][0] and not is_words and not set("=<>≤≥≠") & set(text):
             before = joined[-1][1]
             if patterns.DONE.match(before):
@@ -325,7 +346,7 @@ def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
     pending = False
     for is_words, text in chunks:
         if is_words:
-            if not patterns.REJECTS.search(text):
+            if not _rejects(text):
                 continue
             if kept:
                 listed = [p for p in patterns.SEPARATORS.split(kept.pop()) if p.strip()]
@@ -339,7 +360,7 @@ def _sorted_out(chunks: list[Chunk]) -> tuple[list[str], list[str]]:
         text = _trimmed(text)
         if not re.search(r"\w|[∅ℝ]", text):
             continue
-        if pending:
+        if pending and not patterns.NOTHING.match(text):
             out += [p for p in patterns.SEPARATORS.split(text) if p.strip()]
             pending = False
         else:

@@ -17,9 +17,21 @@ AFTER = (
     "we add 5",
     "using the quadratic formula",
     "cross multiply",
+    "factor out 2",
+    "(cancel out the 3)",
+    "no fractions left",
+    "multiplying out the bracket",
     "✓",
 )
-BETWEEN = ("LCD: x - 2", "LCD 6x", "GCF: 3", "now simplify", "LCM = 12")
+BETWEEN = (
+    "LCD: x - 2",
+    "LCD 6x",
+    "GCF: 3",
+    "now simplify",
+    "LCM = 12",
+    "factor out 2x",
+    "no restrictions",
+)
 EQUATIONS = [record for record in problems() if record["task"] == "solve"]
 
 
@@ -93,6 +105,15 @@ def test_one_letter_for_both_solutions(both: str, decimal: str) -> None:
         ("solve", "x + 2 = 8", ["x = 6, minus 2"]),
         ("solve", "x + 2 = 8", ["x = 6 minus 2 on both sides"]),
         ("solve", "3/x = 2/(x - 1)", ["3(x - 1) = 2x cross-multiply", "3x - 3 = 2x", "x = 3"]),
+        ("solve", "2x + 1 = 7", ["isolate x", "2x = 6 now get x alone", "x = 3"]),
+        ("solve", "2x + 1 = 7", ["subtract 1: 2x = 6", "divide by 2: x = 3"]),
+        ("solve", "2x + 1 = 7", ["Subtract 1 from both sides to get 2x = 6", "then x = 3"]),
+        ("solve", "2x = -6", ["x is negative", "x = -3"]),
+        ("solve", "|x| = -2", ["no solution because |x| is never negative"]),
+        ("solve", "2x = 2x + 1", ["0 = 1", "false, so no solution"]),
+        ("solve", "3/x = 2/(x - 1)", ["x can't be 0 or 1", "3(x - 1) = 2x", "x = 3"]),
+        ("simplify", "2x + 3x + 1", ["like terms: 2x and 3x", "5x + 1"]),
+        ("factor", "x^2 - 9", ["difference of two squares", "a = x, b = 3", "(x - 3)(x + 3)"]),
         ("simplify", "3x + 2x", ["5x  combine like terms"]),
         ("simplify", "3x + 2x", ["5x (add 3 and 2)"]),
         ("evaluate", "2(3 + 4)^2", ["2(7)^2 brackets first", "2(49)", "98"]),
@@ -109,7 +130,15 @@ def test_lines_as_they_are_usually_numbered_and_told(
 
 @pytest.mark.parametrize(
     "line",
-    ["Step 1: 2x = 9", "Answer: 5", "2x = 9 subtract 3", "2x = 14 (add 3)", "x = 5 dividing by 2"],
+    [
+        "Step 1: 2x = 9",
+        "subtract 3: 2x = 9",
+        "2x = 9 because 11 - 3 = 9",
+        "Answer: 5",
+        "2x = 9 subtract 3",
+        "2x = 14 (add 3)",
+        "x = 5 dividing by 2",
+    ],
 )
 def test_words_beside_a_wrong_line_do_not_save_it(line: str) -> None:
     assert _verdicts({"task": "solve", "given": "2x + 3 = 11"}, [line]) == ["wrong"]
@@ -125,3 +154,38 @@ def test_words_beside_a_wrong_line_do_not_save_it(line: str) -> None:
 )
 def test_a_word_that_may_be_a_sign_is_asked_about_not_judged(given: str, line: str) -> None:
     assert _verdicts({"task": "solve", "given": given}, [line, "x = 10"])[0] == "unreadable"
+
+
+@pytest.mark.parametrize("word", ["extraneous", "excluded", "rejected", "invalid"])
+@pytest.mark.parametrize(
+    "denied", ["not {}", "neither is {}", "none {}", "no solution is {}", "isn't {}"]
+)
+def test_a_solution_that_words_keep_is_kept(word: str, denied: str) -> None:
+    lines = ["x = 3 or x = -3", denied.format(word)]
+    found = check(problem_from({"task": "solve", "given": "x^2 = 9", "lines": lines}))
+
+    assert [line["verdict"] for line in found["lines"]] == ["ok", "ok"]
+    assert found["answer"]["right"]
+
+
+@pytest.mark.parametrize(
+    "words",
+    ["is extraneous", "no", "✗", "does not work", "left out", "crossed out", "not valid: excluded"],
+)
+def test_a_candidate_that_words_reject_is_left_out(words: str) -> None:
+    lines = ["x + 6 = x^2", "x = 3 or x = -2", f"x = -2 {words}"]
+    record = {"task": "solve", "given": "sqrt(x + 6) = x", "lines": lines}
+    found = check(problem_from(record))
+
+    assert found["answer"]["right"]
+    assert {line["verdict"] for line in found["lines"]} <= {"ok", "may-add"}
+    wrong = check(problem_from({**record, "lines": [*lines[:2], f"x = 3 {words}"]}))
+    assert not wrong["answer"]["right"]
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "line"),
+    [("factor", "x^2 - 9", "y = (x - 3)(x + 4)"), ("evaluate", "2 + 3", "y = 6")],
+)
+def test_a_name_does_not_hide_a_wrong_result(task: str, given: str, line: str) -> None:
+    assert _verdicts({"task": task, "given": given}, [line]) != ["ok"]
