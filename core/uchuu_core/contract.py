@@ -5,6 +5,7 @@ from typing import Any, Literal, cast, get_args
 
 from uchuu_core import limits
 from uchuu_core.failures import BadRequest, TooLarge
+from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import read
 from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.notation.tokens import Decimal
@@ -56,6 +57,7 @@ class OwnError:
 class Problem:
     """One problem, as in the contract; ``lines`` only for ``check``.
 
+    ``explained``: so many first lines need no law or error: the asker knows them.
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
     ``own``: the teacher's own errors. ``seed``: for what is chosen at random. ``avoid``: problems
     that a twin must not be.
@@ -70,6 +72,7 @@ class Problem:
     house: House = House()
     lines: tuple[str, ...] = ()
     explains: bool = True
+    explained: int = 0
     own: tuple[OwnError, ...] = ()
     seed: int = 0
     avoid: tuple[str, ...] = ()
@@ -91,7 +94,7 @@ class LineError:
     name: str
     says: str
     instead: Line | None
-    counter: str | None
+    counter: Says | None
     also: list[str] = field(default_factory=list)
 
 
@@ -133,8 +136,9 @@ def problem_from(record: dict[str, Any]) -> Problem:
         _house(record.get("house")),
         tuple(lines),
         record.get("explains") is not False,
+        _whole(record.get("explained") or 0, "explained"),
         own_errors_from(record.get("own") or []),
-        _seed(record.get("seed") or 0),
+        _whole(record.get("seed") or 0, "seed"),
         _texts(record.get("avoid") or [], "avoid"),
     )
 
@@ -173,9 +177,9 @@ def _texts(value: Any, name: str) -> tuple[str, ...]:
     return tuple(value)
 
 
-def _seed(value: Any) -> int:
+def _whole(value: Any, name: str) -> int:
     if isinstance(value, bool) or not isinstance(value, int):
-        raise BadRequest("“seed” should be a whole number.")
+        raise BadRequest(f"“{name}” should be a whole number.")
     return value
 
 

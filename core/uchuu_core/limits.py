@@ -5,7 +5,7 @@ The values were measured: every operation inside them ends well within a second.
 
 from collections.abc import Iterator
 from contextlib import contextmanager
-from time import monotonic
+from contextvars import ContextVar
 
 from uchuu_core.failures import TooLarge
 
@@ -26,10 +26,12 @@ AVOIDED = 400
 """Problems that a twin must not be."""
 PATTERN_LETTERS = 5
 """Letters of a teacher's own pattern: more fit a line in too many ways."""
-EXPLAINING_SECONDS = 1.2
-"""Wall time after which a paper's further lines get verdicts only; asked again, it goes on."""
-SEARCH_SECONDS = 0.6
-"""Wall time for the law or the error of one line; what was found by then is used."""
+SEARCH_EFFORT = 60_000
+"""Work for the law or the error of one line: parts visited and candidates compared."""
+MATCH_EFFORT = 4_000
+"""Work for the match of one pattern on one part."""
+EXPLAINED_PARTS = 600
+"""Parts of a paper's lines after which further lines get verdicts only (``explained`` asks for them)."""
 WRITTEN_TERMS = 240
 """Terms that a product of brackets may be written out to."""
 EXPANDED_TERMS = 4000
@@ -44,26 +46,70 @@ def require(holds: bool, what: str, at: int | None = None) -> None:
         raise TooLarge(what, at)
 
 
-class OutOfTime(Exception):
-    """A search passed the time that ``within`` gave it."""
+class OutOfEffort(Exception):
+    """A search spent the work that ``within`` gave it."""
 
 
-_until = float("inf")
+class OutOfMatchEffort(Exception):
+    """One match of a pattern went on for longer than ``MATCH_EFFORT``."""
+
+
+class _Effort:
+    """Work that may still be spent: by the search, and by the match of one pattern on one part."""
+
+    __slots__ = ("left", "match")
+
+    def __init__(self, left: int) -> None:
+        self.left, self.match = left, MATCH_EFFORT
+
+
+_effort: ContextVar[_Effort | None] = ContextVar("effort", default=None)
 
 
 @contextmanager
-def within(seconds: float) -> Iterator[None]:
-    """Give what is done inside at most *seconds*; ``check_time`` raises past them."""
-    global _until
-    before = _until
-    _until = min(before, monotonic() + seconds)
+def within(effort: int) -> Iterator[None]:
+    """Give what is done inside *effort* units of work of its own; ``spend`` raises past them.
+
+    Work is counted, never timed: the same question has the same answer on a slow machine.
+    """
+    token = _effort.set(_Effort(effort))
     try:
         yield
     finally:
-        _until = before
+        _effort.reset(token)
 
 
-def check_time() -> None:
-    """Raise ``OutOfTime`` when the time of the enclosing ``within`` is over."""
-    if monotonic() > _until:
-        raise OutOfTime
+def spend(units: int = 1) -> None:
+    """Count work of the enclosing ``within``.
+
+    Raises:
+        OutOfEffort: more than it was given.
+    """
+    effort = _effort.get()
+    if effort is not None:
+        effort.left -= units
+        if effort.left < 0:
+            raise OutOfEffort
+
+
+def begin_match() -> None:
+    """Give the match of one pattern on one part its own work.
+
+    What a match makes of a part is remembered, so it must not depend on what was spent before.
+    """
+    effort = _effort.get()
+    if effort is not None:
+        effort.match = MATCH_EFFORT
+
+
+def spend_match() -> None:
+    """Count one step of a match.
+
+    Raises:
+        OutOfMatchEffort: more than ``MATCH_EFFORT``.
+    """
+    effort = _effort.get()
+    if effort is not None:
+        effort.match -= 1
+        if effort.match < 0:
+            raise OutOfMatchEffort

@@ -20,6 +20,8 @@ from uchuu_core.kernel.finished import ALONE, unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.written import number_text
+from uchuu_core.lawbook.judging import CHECK_FAILS
+from uchuu_core.lawbook.says import mathematics
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
@@ -96,9 +98,9 @@ class Checks:
         for check in self.pending:
             left_out = end is not None and not end.holds(check.candidate)
             if check.is_marked or left_out or check.candidate in self.rejected:
-                said = f"{self.context.unknown} = {number_text(check.candidate)}"
+                said = mathematics(f"{self.context.unknown} = {number_text(check.candidate)}")
                 check.judgement.verdict, check.judgement.proof = "ok", "exact"
-                check.judgement.says = f"The check of {said} fails as it should."
+                check.judgement.says = CHECK_FAILS(said)
                 check.judgement.counter = None
 
     def judged(self, line: Line, entry: Entry) -> Judgement | None:

@@ -5,9 +5,8 @@ from uchuu_core.checking.judgement import Judgement
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import Point, SolutionSet
+from uchuu_core.lawbook.judging import CASES_TOGETHER, ONE_CASE
 from uchuu_core.tree.nodes import Chain, Either, Line, Relation
-
-ONE_CASE = "One of the cases."
 
 
 def as_relation(line: Line) -> Line:
@@ -43,7 +42,7 @@ class Branches:
                 return None
             self._complete()
             self.ends = []
-            return Judgement("ok", says="The cases together.")
+            return Judgement("ok", says=CASES_TOGETHER())
         if judgement.verdict == "loses" and is_sound and not self.openers:
             was = self._points(before)
             if was is not None and has < was:
@@ -56,13 +55,13 @@ class Branches:
         self.ends.append(line)
         if self.covered == self.wanted:
             return self._complete()
-        return Judgement("ok", says=ONE_CASE)
+        return Judgement("ok", says=ONE_CASE())
 
     def _complete(self) -> Judgement:
         self.covered = self.wanted
         for opener in self.openers:
-            opener.verdict, opener.drops, opener.says = "ok", [], ONE_CASE
-        return Judgement("ok", says=ONE_CASE)
+            opener.verdict, opener.drops, opener.says = "ok", [], ONE_CASE()
+        return Judgement("ok", says=ONE_CASE())
 
     def merged(self, line: Line, judgement: Judgement) -> Line:
         """Return the state after *line*: all branches together once they are complete."""

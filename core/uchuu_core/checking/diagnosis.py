@@ -19,19 +19,13 @@ from uchuu_core.kernel.branches import branches
 from uchuu_core.kernel.points import NotRational
 from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import (
-    answers,
-    completing,
     copying,
     equations,
-    exponents,
-    factoring,
-    quadratics,
-    radicals,
-    rational,
-    solving,
-    trinomials,
+    order_of_operations,
+    signs,
 )
-from uchuu_core.moves.move import Move, Places
+from uchuu_core.moves.move import Effect, Move, Places
+from uchuu_core.moves.preferred import PREFERRED
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
@@ -53,27 +47,15 @@ from uchuu_core.tree.paths import letters
 from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
 
-_NOT_SEARCHED = {
-    copying.NUMBER_CHANGED.key,
-    copying.ARITHMETIC_SLIP.key,
-    answers.ROUNDED_TOO_EARLY.key,
-    answers.SOLUTION_WRONGLY_REJECTED.key,
-    equations.IDENTITY_MISREAD.key,
-    equations.CONTRADICTION_MISREAD.key,
-}
 _LAST = {
     copying.SIGN_CHANGED.key: 1,
     copying.TERM_LOST.key: 2,
 }
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
-_EXACT_ONLY = {equations.CONSTANT_AS_ANSWER.key, factoring.GCF_NEGATIVE_SIGN.key} | {
-    move.key for move in trinomials.ERRORS if move.key.startswith("trinomial-")
-}
-"""Errors that are a way of ending: nothing else is done on their line."""
 _CLEARING = {equations.CLEARING_MISSED_TERM.key, equations.MINUS_BEFORE_FRACTION.key}
 """Errors of clearing denominators: thought of only where one is written."""
 SEARCHED: tuple[Move, ...] = tuple(
-    move for move in ERRORS if move.key not in _NOT_SEARCHED and move.effect.value == "wrong"
+    move for move in ERRORS if move.is_searched and move.effect is Effect.WRONG
 )
 
 
@@ -126,7 +108,7 @@ class Target:
 
     def closeness(self, candidate: Line) -> int | None:
         """Return how close *candidate* comes (see ``Found``), None when it is another line."""
-        limits.check_time()
+        limits.spend()
         if isinstance(candidate, (Relation, Either)) is not self.is_equation:
             return None
         near = None
@@ -204,9 +186,9 @@ def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) 
     except NoPrint:
         return []
     found: list[Found] = []
-    with limits.within(limits.SEARCH_SECONDS):
+    with limits.within(limits.SEARCH_EFFORT):
         states = LawfulStates(before)
-        with suppress(limits.OutOfTime):
+        with suppress(limits.OutOfEffort):
             _collect(found, states, target, (*SEARCHED, *own))
     return ranked(found, states.start, target)
 
@@ -224,7 +206,7 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
-                if near and move.key in _EXACT_ONLY:
+                if near and move.is_ending:
                     continue
                 if near is not None and unordered(step.result) != start_shape:
                     hits += near < 2
@@ -252,18 +234,6 @@ def _count(line: Line) -> int:
     return len(terms_of(line.left)) + len(terms_of(line.right))
 
 
-_TOPICS = (exponents, radicals, factoring, trinomials, rational, quadratics, completing, solving)
-_MAY_BE_LUCK = {
-    "exponent-as-multiplier",
-    "exponent-quotient-divided",
-    "cancel-equal-terms",
-    "ratexpr-divided-termwise",
-}
-_NEVER_LUCK = {move.key for topic in _TOPICS for move in topic.ERRORS} - _MAY_BE_LUCK
-_NEVER_LUCK.add(equations.CONSTANT_AS_ANSWER.key)
-"""Errors that are not thought of when the value holds: too many right lines look like them."""
-
-
 @lru_cache(maxsize=2048)
 def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) -> Found | None:
     """Return an error that gives exactly this writing from *before*, as no lawful form does.
@@ -274,7 +244,7 @@ def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) ->
         target = Target(line)
     except NoPrint:
         return None
-    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+    with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
         return _only_an_error(before, target, (*SEARCHED, *own))
     return None
 
@@ -286,7 +256,7 @@ def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Fou
         return None
     parts = Places(start)
     for move in moves:
-        if move.key in _LAST or move.key in _NEVER_LUCK:
+        if move.key in _LAST or not move.may_be_luck:
             continue
         for step in move.apply_at(start, parts):
             if unordered(step.result) == target.shape and step.result != start:
@@ -294,37 +264,6 @@ def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Fou
     return None
 
 
-_PREFERRED = {
-    # the convention "which id wins" of the catalogue, as pairs: the first wins over the second
-    ("distribute-minus-first-term-only", "distribute-first-term-only"),
-    ("eq-minus-before-fraction", "lineq-clearing-missed-term"),
-    ("lineq-negative-coefficient-lost", "lineq-one-side-only"),
-    ("lineq-negative-coefficient-lost", "lineq-same-sign-when-moved"),
-    ("lineq-same-sign-when-moved", "lineq-constant-as-answer"),
-    ("lineq-clearing-missed-term", "distribute-first-term-only"),
-    ("like-exponents-added", "like-unlike-terms-joined"),
-    ("like-invisible-one", "like-unlike-terms-joined"),
-    ("order-multiply-before-power", "expand-square-termwise"),
-    ("complex-fraction-flip-termwise", "fraction-split-denominator"),
-    ("radical-square-skips-coefficient", "exponent-power-skips-factor"),
-    ("sign-power-parity", "sign-product-rule"),
-    ("radical-number-joined-to-root", "order-add-before-multiply"),
-    ("radical-number-joined-to-root", "like-unlike-terms-joined"),
-    ("cancel-factor-of-one-term", "order-fraction-bar-ungrouped"),
-    ("ratexpr-divided-termwise", "sum-squares-factored"),
-    ("cancelled-top-vanishes", "ratexpr-divided-termwise"),
-    ("diff-squares-coefficient-not-rooted", "order-multiply-before-power"),
-    ("gcf-negative-sign-inside", "distribute-minus-first-term-only"),
-    ("gcf-one-vanishes", "copy-term-lost"),
-    ("quad-missing-plus-minus", "quad-root-one-side-only"),
-    ("formula-not-set-to-zero", "formula-discriminant-sign"),
-    ("formula-b-squared-negative", "formula-discriminant-sign"),
-    ("rateq-lcd-missed-term", "rateq-cross-multiplied-sum"),
-    ("radical-eq-not-isolated", "radical-eq-one-side-squared"),
-    ("sign-square-swallows-minus", "copy-sign-changed"),
-    ("fraction-top-not-scaled", "order-add-before-multiply"),
-    ("lineq-subtracts-coefficient", "lineq-constant-as-answer"),
-}
 _EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)
 
 
@@ -341,9 +280,9 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
     if found.error == copying.NUMBER_CHANGED.key:
         last, rank = 1, 1 if found.steps == 0 else 2  # acted on: a slip explains it better
     general = 0
-    if found.error == "order-add-before-subtract" and _leads_negative(before):
+    if found.error == order_of_operations.ADD_BEFORE_SUBTRACT.key and _leads_negative(before):
         general = 1
-    if found.error == "sign-unlike-magnitudes-added" and not _leads_negative(before):
+    if found.error == signs.UNLIKE_MAGNITUDES_ADDED.key and not _leads_negative(before):
         general = 1 if not letters(before) else 0
     order = _ORDER.get(found.error, -1)  # the teacher's own come first
     on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
@@ -371,7 +310,8 @@ def ranked(found: Iterable[Found], before: Line, target: Target) -> list[Found]:
     for item in sorted(found, key=lambda f: _place(f, before, target)):
         best.setdefault(item.error, item)
     order = list(best.values())
-    for winner, loser in _PREFERRED:
+    for wins in PREFERRED:
+        winner, loser = wins.winner.key, wins.loser.key
         keys = [item.error for item in order]
         if winner in keys and loser in keys and keys.index(winner) > keys.index(loser):
             if best[winner].steps <= best[loser].steps:

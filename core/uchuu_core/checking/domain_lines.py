@@ -16,6 +16,8 @@ from uchuu_core.kernel.rational_functions import Factor, ring
 from uchuu_core.kernel.solutions import SolutionSet, assembled, complement
 from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import number_text
+from uchuu_core.lawbook.judging import ALLOWED_WITHOUT_VALUE, EXCLUDED_WITH_VALUE
+from uchuu_core.lawbook.says import Says, mathematics
 from uchuu_core.tree.nodes import (
     AllExcept,
     Builder,
@@ -156,15 +158,13 @@ def stated_set(line: Line, unknown: str) -> SolutionSet:
     return solution_set(line, unknown, one)
 
 
-def _why_not(wanted: SolutionSet, said: SolutionSet, context: Context) -> str | None:
+def _why_not(wanted: SolutionSet, said: SolutionSet, context: Context) -> Says | None:
     """Return a value at which the statement fails: excluded and not said so, or the reverse."""
     ends = {e for found in (wanted, said) for i in found.intervals for e in (i.low, i.high)}
     for value in sorted(end for end in ends if end is not None):
         if wanted.holds(value) != said.holds(value):
-            there = "has a value" if wanted.holds(value) else "has no value"
-            line = "allows" if said.holds(value) else "excludes"
-            at = f"{context.unknown} = {number_text(value)}"
-            return f"At {at} the given {there}, but this line {line} it."
+            at = mathematics(f"{context.unknown} = {number_text(value)}")
+            return (ALLOWED_WITHOUT_VALUE if said.holds(value) else EXCLUDED_WITH_VALUE)(at)
     return None
 
 

@@ -22,6 +22,8 @@ from uchuu_core.kernel.rational_functions import Factor, RationalFunction, ring
 from uchuu_core.kernel.solutions import Point, SolutionSet
 from uchuu_core.kernel.solving import points_of, solution_set
 from uchuu_core.kernel.written import described, interval_text, number_text
+from uchuu_core.lawbook.says import Says, in_order
+from uchuu_core.methods.equations.candidates import why_rejected
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Chain, Expr, Line, Number, Outcome, Power, Relation, Symbol
 from uchuu_core.tree.paths import letters, rebuild
@@ -146,9 +148,7 @@ def compared(
     if has.within(was) and not was.everything:
         if context.is_sound and solved and _only_failing_dropped(was, has, context):
             left_out = sorted(p for p in drops if isinstance(p, Algebraic) and p.is_real)
-            failing = " and ".join(f"{unknown} = {number_text(p)}" for p in left_out)
-            says = f"{failing} fails in the given and is left out." if failing else None
-            return Judgement("ok", says=says, rejects=left_out)
+            return Judgement("ok", says=_said_of_rejected(left_out, context), rejects=left_out)
         if context.original is None:  # a check may be owed, and cannot be made
             return Judgement("unproved", "tested", tested="the given is of a kind not solved yet")
         if not solved and _changed_on_purpose(before, was, line, has, context):
@@ -377,3 +377,13 @@ def _with_numbers(line: Line, point: dict[str, fmpq]) -> Line:
         return part
 
     return rebuild(line, change)  # type: ignore[no-any-return]
+
+
+def _said_of_rejected(left_out: list[Algebraic], context: Context) -> Says | None:
+    """Say of every candidate that was left out why it does not solve the given."""
+    given, original = context.given, context.original
+    if not left_out or original is None or not isinstance(given, Relation):
+        return None
+    return in_order(
+        why_rejected(point, given, original, context.unknown, context.numbers) for point in left_out
+    )

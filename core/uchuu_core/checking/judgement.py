@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 from uchuu_core.contract import Proof, Verdict
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import Counter
+from uchuu_core.lawbook.says import Says
 from uchuu_core.tree.nodes import (
     AllExcept,
     Builder,
@@ -42,7 +43,7 @@ class Judgement:
     tested: str | None = None
     counter: Counter | None = None
     is_aside: bool = False
-    says: str | None = None
+    says: Says | None = None
     rejects: list[Algebraic] = field(default_factory=list)
     candidate: Algebraic | None = None
 

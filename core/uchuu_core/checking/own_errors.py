@@ -153,13 +153,13 @@ def _tried(move: Move, text: str) -> dict[str, Any]:
         task = "solve" if isinstance(line, Relation) else "simplify"
         context = context_of(Problem(task, text), [])  # type: ignore[arg-type]
         becomes = []
-        with limits.within(limits.SEARCH_SECONDS):
+        with limits.within(limits.SEARCH_EFFORT):
             for step in islice(move.apply(build.without_brackets(line)), 6):
                 verdict = judged(line, step.result, context).verdict
                 becomes.append(
                     {"text": plain(step.result), **shown(step.result), "verdict": verdict}
                 )
-    except limits.OutOfTime:
+    except limits.OutOfEffort:
         return {"line": text, "becomes": []}
     except Failure as failure:
         return {"line": text, "becomes": [], "failure": failure.as_record()}

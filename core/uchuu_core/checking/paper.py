@@ -3,7 +3,6 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
-from time import monotonic
 from typing import Any
 
 from uchuu_core import limits
@@ -17,7 +16,7 @@ from uchuu_core.checking.follow_through import follow_through
 from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import candidate_checks, put_in
 from uchuu_core.checking.own_errors import moves_of, wording_of
-from uchuu_core.checking.reasons import GENERAL, reason_for
+from uchuu_core.checking.reasons import said_at
 from uchuu_core.checking.right_line import right_feature, right_line
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
@@ -28,7 +27,7 @@ from uchuu_core.checking.steps import (
     same_end,
     solutions_or_none,
 )
-from uchuu_core.checking.worked_reasons import reason_by_method
+from uchuu_core.checking.worked_reasons import Asked, joined_by_method, said_by_method
 from uchuu_core.contract import LineError, OwnError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
@@ -39,12 +38,14 @@ from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import tree_of
+from uchuu_core.lawbook.judging import FITS_BEFORE_NOT_HERE, IS_NOT, TRY
+from uchuu_core.lawbook.says import Says, listed, mathematics
 from uchuu_core.moves.errors import answers, copying
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Number, Outcome, Relation
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.paths import letters, walk
 
 _STOPS = {
     ALONE: answers.STOP_UNKNOWN_NOT_ALONE.key,
@@ -60,8 +61,8 @@ _PEN = {error.key for error in copying.ERRORS}
 def check(problem: Problem) -> dict[str, Any]:
     """Return the contract's ``check`` answer for *problem* with its lines.
 
-    ``unexplained``: time ran out for laws and errors (never for verdicts); what was found is
-    remembered, so asking again goes on.
+    ``unexplained``: a long paper's further lines have verdicts only; asked again with the
+    problem's ``explained`` as the answer has it, laws and errors of the next ones come.
 
     Raises:
         Unreadable, TooLarge: the given itself cannot be read (a bad line is only marked).
@@ -73,20 +74,20 @@ def check(problem: Problem) -> dict[str, Any]:
     records: list[dict[str, Any]] = []
     first_wrong: int | None = None
     error: str | None = None
-    until = monotonic() + limits.EXPLAINING_SECONDS
-    is_explained = True
+    turn = _Turn(problem, len(steps))
+    written = context.given
     for number, step in enumerate(steps, start=1):
         text = problem.lines[number - 1]
         if isinstance(step, Failure):
             records.append({"text": text, "verdict": "unreadable", "failure": step.as_record()})
+            turn.has_come(number)
             continue
         before, line, judgement = step.before, step.line, step.judgement
         is_last = number == last
         if is_last and step.is_sound:
             _hold_against_original(judgement, line, context)
         record = _record(text, step, context)
-        explains = (problem.explains or number < len(steps)) and monotonic() < until
-        is_explained = is_explained and (explains or monotonic() < until)
+        explains = turn.has_come(number, before)
         if judgement.verdict in ("wrong", "loses"):
             named = _named_error(step, context) if explains else None
             record["error"] = named and _as_dict(named, problem.own)
@@ -94,20 +95,14 @@ def check(problem: Problem) -> dict[str, Any]:
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
-        elif judgement.verdict in ("ok", "may-add") and not judgement.is_aside:
+        elif judgement.verdict in ("ok", "may-add"):
             if explains and not judgement.says:
-                _explain(record, before, line, context)
-            parts = _unmet_parts(line, context)
-            unmet = tuple(dict.fromkeys(item.form for item in parts))
-            is_open = not (isinstance(line, Either) and _holds_always(line, context))
-            if is_last and step.is_sound and is_open and unmet and judgement.verdict == "ok":
-                record |= {"verdict": "unfinished", "unmet": list(unmet)}
-                record["unmet_at"] = [plain(item.part) for item in parts]
-                which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
-                stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
-                record["error"] = _as_dict(_worded(stop, None, None, [], ()), ())
+                _explain(record, step, written, context)
+            stop = _unfinished(record, step, context) if is_last and step.is_sound else None
+            if stop:
                 first_wrong, error = first_wrong or number, error or stop
         records.append(record)
+        written = step.entry.lines[-1] if step.entry and step.entry.lines else line
     states = [s for s in steps if isinstance(s, Step) and s.is_state]
     answer = (states[-1].state or states[-1].line) if states else None
     return {
@@ -117,8 +112,28 @@ def check(problem: Problem) -> dict[str, Any]:
         "follow_through": follow_through(states, context),
         "answer": _answer(answer, states[-1].judgement if states else None, context),
         "checks": _checks(answer, _rejected(steps), context),
-        "unexplained": not is_explained,
+        "unexplained": turn.explained < len(steps),
+        "explained": turn.explained,
     }
+
+
+class _Turn:
+    """Which lines of a paper are explained in one call: bounded by the parts of their lines."""
+
+    def __init__(self, problem: Problem, lines: int) -> None:
+        self.explained = 0
+        self._known, self._left = problem.explained, limits.EXPLAINED_PARTS
+        self._last = lines if problem.explains else lines - 1
+
+    def has_come(self, number: int, before: Line | None = None) -> bool:
+        """Return whether line *number* under *before* is explained now; called line by line."""
+        if self._left <= 0 or self.explained < number - 1:
+            return False
+        self.explained = number
+        if number <= self._known or before is None:
+            return False
+        self._left -= sum(1 for _ in walk(before))
+        return number <= self._last
 
 
 def _changes(before: Line, line: Line) -> list[str]:
@@ -155,37 +170,64 @@ def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
         ("adds", judgement.adds),
         ("drops", judgement.drops),
         ("tested", judgement.tested),
-        ("says", judgement.says),
         ("feature", isinstance(line, Feature)),
         ("note", misused_equals(line, context.unknown)),
-        ("counter", counter_text(judgement.counter, line)),
     ):
         if value:
             record[key] = value
+    counter = counter_says(judgement.counter, line)
+    if counter is not None:
+        record |= counter.record("counter", "counter_parts")
+    if judgement.says is not None:
+        law = judgement.says.law_or_none
+        record |= judgement.says.record() | ({"law": law.key} if law else {})
     return record
 
 
-def _explain(record: dict[str, Any], before: Line, line: Line, context: Context) -> None:
-    own = context.problem.own
-    doubt = directly_reproduced(before, line, moves_of(own))
-    if doubt is not None:
-        record["doubt"] = doubt.error
-        record["doubt_name"] = wording_of(doubt.error, own).name
-        return
-    task = context.problem.task
-    reason = None
-    if task not in ("solve", "evaluate"):
-        reason = reason_by_method(context.posed, before, line, task)
-    says_domain = task == "domain" and states_domain(line)
-    if reason is None and not isinstance(line, Feature) and not says_domain:
-        reason = reason_for(before, line, context.ring)
-    if task == "solve" and (reason is None or reason.law in GENERAL):
-        reason = reason_by_method(context.posed, before, line, task) or reason
-    if reason is not None:
-        record["law"], record["says"] = reason.law, reason.says
+def _explain(record: dict[str, Any], step: Step, written: Line, context: Context) -> None:
+    """Add the law and the sentence of a right line, or the doubt that it is right by luck.
+
+    ``written``: the line above on paper; where a letter names a part, the work's state is another.
+    """
+    problem, own = context.problem, context.problem.own
+    asked = Asked(problem.task, problem.method, problem.house.density)
+    says = None
+    line = step.entry.lines[-1] if step.entry and step.entry.lines else step.line
+    if step.judgement.is_aside:
+        says = joined_by_method(context.posed, written, line, asked)
+    else:
+        doubt = directly_reproduced(step.before, step.line, moves_of(own))
+        if doubt is not None:
+            record["doubt"] = doubt.error
+            record["doubt_name"] = wording_of(doubt.error, own).name
+            return
+        # where a letter names a part, or features stand between, the line above is no state
+        says = said_by_method(context.posed, written, line, asked)
+        if says is None and line != step.line:
+            says = joined_by_method(context.posed, written, line, asked)
+        says = says or said_at(context.posed, step.before, step.line, asked, context.ring)
+    if says is not None:
+        record |= {"law": says.law.key, **says.record()}
 
 
 # the last line
+
+
+def _unfinished(record: dict[str, Any], step: Step, context: Context) -> str | None:
+    """Mark a right last line that has not the form that is asked for; return the stop's id."""
+    line, judgement = step.line, step.judgement
+    if judgement.is_aside or judgement.verdict != "ok":
+        return None
+    parts = _unmet_parts(line, context)
+    unmet = list(dict.fromkeys(item.form for item in parts))
+    if not unmet or (isinstance(line, Either) and _holds_always(line, context)):
+        return None
+    which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
+    stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
+    record |= {"verdict": "unfinished", "unmet": unmet}
+    record["unmet_at"] = [plain(item.part) for item in parts]
+    record["error"] = _as_dict(_worded(stop, None, None, [], ()), ())
+    return stop
 
 
 def _hold_against_original(judgement: Judgement, line: Line, context: Context) -> None:
@@ -268,7 +310,7 @@ def _named_error(step: Step, context: Context) -> LineError | None:
     before, line, judgement = step.before, step.line, step.judgement
     if judgement.is_aside:
         return _error_beside(step, context)
-    counter = counter_text(judgement.counter, line)
+    counter = counter_says(judgement.counter, line)
     state = state_error(before, line, judgement, context)
     task, unknown, own = context.problem.task, context.unknown, context.problem.own
     if state is not None:
@@ -302,7 +344,7 @@ def _error_beside(step: Step, context: Context) -> LineError | None:
             for side in (context.given.left, context.given.right)
         )
         before, after = Relation(left, "=", right), line
-    counter = counter_text(step.judgement.counter, line)
+    counter = counter_says(step.judgement.counter, line)
     if is_check:
         changed = changed_parts(without_brackets(before), without_brackets(after))
         key = copying.NUMBER_CHANGED.key
@@ -317,7 +359,7 @@ def _error_beside(step: Step, context: Context) -> LineError | None:
 
 
 def _worded(
-    key: str, instead: Line | None, counter: str | None, also: list[str], own: tuple[OwnError, ...]
+    key: str, instead: Line | None, counter: Says | None, also: list[str], own: tuple[OwnError, ...]
 ) -> LineError:
     wording = wording_of(key, own)
     return LineError(key, wording.name, wording.repair, instead, counter, also)
@@ -330,19 +372,21 @@ def _as_dict(error: LineError, own: tuple[OwnError, ...]) -> dict[str, Any]:
         "says": error.says,
         "instead": error.instead and plain(error.instead),
         "instead_latex": error.instead and latex(error.instead),
-        "counter": error.counter,
+        "counter": error.counter and error.counter.text,
+        "counter_parts": error.counter.parts if error.counter else [],
         "also": error.also,
         "also_names": [wording_of(key, own).name for key in error.also],
     }
 
 
-def counter_text(counter: Counter | None, line: Line) -> str | None:
-    """Write a counter-example to *line* as a sentence with numbers."""
+def counter_says(counter: Counter | None, line: Line) -> Says | None:
+    """Say a counter-example to *line* with its numbers."""
     if counter is None:
         return None
-    point = ", ".join(f"{name} = {value}" for name, value in counter.point)
-    if point and is_statement(line):
-        return f"{point} fits the line before; here {counter.left} is not {counter.right}."
-    if not point:
-        return f"{counter.left} is not {counter.right}."
-    return f"Try {point}: {counter.left} is not {counter.right}."
+    left, right = mathematics(counter.left), mathematics(counter.right)
+    if not counter.point:
+        return IS_NOT(left, right)
+    point = listed(
+        (mathematics(f"{name} = {value}") for name, value in counter.point), before_last=", "
+    )
+    return (FITS_BEFORE_NOT_HERE if is_statement(line) else TRY)(point, left, right)

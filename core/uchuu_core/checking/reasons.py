@@ -1,295 +1,205 @@
-"""Which law explains a right line, in one sentence with the actual numbers.
+"""What is said at a right line: a law's sentence with the actual numbers, or nothing.
 
-A reason is shown only where it reproduces the line; a line may be right without one.
+A reason is shown only where it reproduces the line; a line may be right without one. What a method
+writes keeps the method's sentence; else one law, the same done to both sides, or a few steps of a
+method that starts from the line before, are looked for, in the whole and in the parts that changed.
 """
 
+from collections.abc import Iterable, Iterator
 from contextlib import suppress
-from dataclasses import dataclass
+from dataclasses import replace
 from functools import lru_cache
-from typing import Any
 
 from uchuu_core import limits
+from uchuu_core.checking.both_sides import said_of_both_sides
+from uchuu_core.checking.pair_reasons import said_of_pair
 from uchuu_core.checking.tidy import signs_merged
-from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import RationalFunction, Ring, polynomial_text
+from uchuu_core.checking.worked_reasons import (
+    MOST_SAID,
+    Asked,
+    is_short,
+    joined_by_method,
+    said_by_method,
+)
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.equality import agreement
+from uchuu_core.kernel.points import Undefined
+from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.lawbook.linear import SIDES_CHANGE_PLACES
+from uchuu_core.lawbook.numbers import BRACKETS_SHOW_GROUPS, REORDERED
+from uchuu_core.lawbook.says import Says, in_order
+from uchuu_core.methods.method import Posed
 from uchuu_core.moves.catalogue import LAWS
-from uchuu_core.moves.move import Step
-from uchuu_core.notation import plain
-from uchuu_core.tree import build
+from uchuu_core.moves.laws import arithmetic, equations, expanding
+from uchuu_core.moves.move import Move
+from uchuu_core.moves.said import step_says
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Either, Line, Outcome, Relation, Sum
-from uchuu_core.tree.paths import part_at
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Either,
+    Feature,
+    Line,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+)
+from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
-SENTENCES = {
-    "work-out-power": "The power is worked out.",
-    "multiply-numbers": "The product is worked out.",
-    "divide-numbers": "The division is worked out.",
-    "add-numbers": "The numbers are added.",
-    "subtract-numbers": "The numbers are subtracted.",
-    "add-fractions": "The fractions are brought to one denominator and added.",
-    "minus-negative-is-plus": "Taking away a negative is adding.",
-    "plus-negative-is-minus": "Adding a negative is taking away.",
-    "collect-like-terms": "Like terms are collected.",
-    "multiply-into-bracket": "The factor multiplies every term of the bracket.",
-    "take-minus-into-bracket": "The minus changes every sign in the bracket.",
-    "multiply-brackets": "Every term of one bracket multiplies every term of the other.",
-    "power-as-product": "The power is written as a product.",
-    "square-binomial": "The square of a binomial has its middle term twice.",
-    "divide-each-term": "Every term of the top is divided.",
-    "turn-equation-round": "The sides change places.",
-    "read-an-identity": "The line is true for every value.",
-    "read-a-contradiction": "The line is never true.",
-    "simplify": "One side is worked out.",
-    "simplify-both-sides": "Each side is worked out.",
-    "same-solutions": "The solutions are the same.",
-}
-GENERAL = frozenset(("simplify", "simplify-both-sides", "same-solutions", "move-and-scale"))
-"""Reasons that say little: the sentence of a method is better."""
-
-
-_AT_TWO_PLACES = {
-    "work-out-power",
-    "multiply-numbers",
-    "divide-numbers",
-    "add-numbers",
-    "collect-like-terms",
-    "multiply-into-bracket",
-}
-
-
-@dataclass(frozen=True, slots=True)
-class Reason:
-    """The law's key and one sentence."""
-
-    law: str
-    says: str
+_AT_TWO_PLACES = (
+    arithmetic.POWER,
+    arithmetic.MULTIPLY,
+    arithmetic.DIVIDE,
+    arithmetic.ADD,
+    expanding.COLLECT,
+    expanding.INTO_BRACKET,
+)
+_BY_VALUES = (equations.CLEAR_DENOMINATORS,)
+"""Laws whose sentence is found by the values of both sides."""
+_LAWS = tuple(move for move in LAWS if move not in _BY_VALUES)
 
 
 @lru_cache(maxsize=2048)
-def reason_for(before: Line, line: Line, ring: Ring) -> Reason | None:
-    """Return the reason of a line that the kernel has called right, None when none is found."""
+def said_at(posed: Posed, before: Line, line: Line, asked: Asked, ring: Ring) -> Says | None:
+    """Return what is said at *line* under *before*, None for nothing.
+
+    Args:
+        posed: The problem.
+        before: The line before.
+        line: A line that the kernel has called right.
+        asked: What is asked for, and how it is worked.
+        ring: In the letters of the problem.
+    """
     start, end = without_brackets(before), without_brackets(line)
-    if unordered(start) == unordered(end):
-        return _turned(start, end)
-    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
-        reason = _by_law(start, end, ring)
-        if reason is not None:
-            return reason
-    try:
-        return _by_values(start, end, ring)
-    except (NotRational, Undefined):
-        return None
-
-
-def _by_law(start: Line, end: Line, ring: Ring) -> Reason | None:
-    """Find the law whose one application, or two of one kind, gives the line as written."""
-    shape = unordered(signs_merged(end))
-    for move in LAWS:
-        for step in move.apply(start):
-            if unordered(signs_merged(step.result)) == shape:
-                if move.key == "clear-denominators":
-                    return _cleared(start, end, ring)
-                return Reason(move.key, _sentence(move.key, start, [step], end, ring))
-            if move.key not in _AT_TWO_PLACES:
-                continue
-            for second in move.apply(step.result):
-                if unordered(signs_merged(second.result)) == shape:
-                    return Reason(move.key, _sentence(move.key, start, [step, second], end, ring))
-    return None
-
-
-def _turned(start: Line, end: Line) -> Reason:
-    if isinstance(start, Relation) and isinstance(end, Relation) and start.left != end.left:
-        if unordered(start.left) == unordered(end.right):
-            return Reason("turn-equation-round", SENTENCES["turn-equation-round"])
-    return Reason("reorder", "The same, written in another order.")
-
-
-def _cleared(start: Line, end: Line, ring: Ring) -> Reason | None:
-    """Say by what every term was multiplied."""
-    reason = _on_both_sides(start, end, ring)
-    sides = (start.left, start.right) if isinstance(start, Relation) else ()
-    if reason is None or all(len(build.terms_of(side)) == 1 for side in sides):
-        return reason
-    return Reason("clear-denominators", reason.says.replace("both sides", "every term"))
-
-
-_WORKED_OUT = {"work-out-power", "multiply-numbers", "divide-numbers", "add-numbers"}
-
-
-def _sentence(law: str, start: Line, steps: list[Step], end: Line, ring: Ring) -> str:
-    """Say what was done with the actual numbers where they are short, else in general."""
-    if law in _WORKED_OUT:
-        said, now = [], start
-        for step in steps:
-            said.append(_equation_of(now, step))
-            now = step.result
-        if all(said):
-            return ", ".join(said) + "."
-    reason = _on_both_sides(start, end, ring) if law not in SENTENCES else None
-    return SENTENCES.get(law) or (reason.says if reason else "The same is done to both sides.")
-
-
-def _equation_of(before: Line, step: Step) -> str:
-    """Write "old part = new part" of a step, empty where it is long or not in one place."""
-    path = step.at[:-1] if step.at[-1:] == (-1,) else step.at
-    old, new = part_at(before, path), part_at(step.result, path)
-    if isinstance(old, Sum) and new is not None:
-        old, new = _changed_terms(old, new)
-    if old is None or new is None or isinstance(old, Relation):
-        return ""
-    text = f"{plain(old)} = {plain(new)}".replace("-", "−").replace("*", " × ")
-    return text if len(text) <= 32 else ""
-
-
-def _changed_terms(old: Sum, new: Line) -> tuple[Line, Line]:
-    """Return the two terms of *old* that were joined, and what they became."""
-    after = build.terms_of(new)  # type: ignore[arg-type]
-    same = (n for n, (a, b) in enumerate(zip(old.terms, after, strict=False)) if a != b)
-    start = next(same, len(after))
-    kept = len(old.terms) - start - 2
-    became = after[start : len(after) - kept] if kept else after[start:]
-    return build.total(old.terms[start : start + 2]), build.total(became)
-
-
-def _by_values(start: Line, end: Line, ring: Ring) -> Reason | None:
-    if isinstance(start, Relation) and isinstance(end, Relation):
-        return _equation_reason(start, end, ring)
-    if isinstance(end, (Outcome, Either)) or isinstance(start, (Outcome, Either)):
-        return Reason("same-solutions", SENTENCES["same-solutions"])
-    if isinstance(start, Relation) or isinstance(end, Relation):
-        return None
-    if isinstance(start, Sum) and isinstance(end, Sum) and _same_terms(start, end, ring):
-        return Reason("rewrite-terms", "Each term is written in another form.")
-    return Reason("simplify", "Several steps at once: the value stays the same.")
-
-
-def _same_terms(start: Sum, end: Sum, ring: Ring) -> bool:
-    """Whether both have the same terms in value, one by one (a common denominator, say)."""
-    if len(start.terms) != len(end.terms):
-        return False
-    pairs = zip(start.terms, end.terms, strict=True)
-    return all(
-        a.sign == b.sign and ring.function(a.body).equals(ring.function(b.body)) for a, b in pairs
+    says = said_by_method(posed, before, line, asked)
+    if says is not None:
+        return says
+    joined = joined_by_method(posed, before, line, asked)
+    if isinstance(end, Feature):
+        return joined
+    if joined is None and unordered(start) == unordered(end):
+        return _reordered(before, line, start, end)
+    found = list(_found(posed, start, end, asked, ring))
+    return _shortest(
+        [*found, joined] if isinstance(start, Relation) else [*found[:1], joined, *found[1:]]
     )
 
 
-def _equation_reason(start: Relation, end: Relation, ring: Ring) -> Reason | None:
-    left, right = ring.function(start.left), ring.function(start.right)
-    new_left, new_right = ring.function(end.left), ring.function(end.right)
-    same = (left.equals(new_left), right.equals(new_right))
-    if all(same):
-        changed = [a != b for a, b in ((start.left, end.left), (start.right, end.right))]
-        key = "simplify-both-sides" if all(changed) else "simplify"
-        return Reason(key, SENTENCES[key])
-    if left.equals(new_right) and right.equals(new_left):
-        return Reason("turn-equation-round", SENTENCES["turn-equation-round"])
-    return _on_both_sides(start, end, ring)
+def _shortest(found: Iterable[Says | None]) -> Says | None:
+    """Return the one that says least, the first of several."""
+    said = [says for says in found if says is not None and is_short(says)]
+    return min(said, key=lambda says: len(says.said), default=None)
 
 
-def _on_both_sides(start: Line, end: Line, ring: Ring) -> Reason | None:
-    """Find what was added to both sides, or what both were multiplied by."""
-    if not (isinstance(start, Relation) and isinstance(end, Relation)):
-        return None
-    for turned in (False, True):
-        now = Relation(end.right, "=", end.left) if turned else end
-        try:
-            was = (ring.function(start.left), ring.function(start.right))
-            has = (ring.function(now.left), ring.function(now.right))
-        except NotRational:
-            return None
-        for reason in (_added(was, has), _scaled(was, has)):
-            if reason is not None:
-                return reason
-        moved = _moved_and_scaled(was, has)
-        if moved is not None and not turned:
-            return moved
+def _found(posed: Posed, start: Line, end: Line, asked: Asked, ring: Ring) -> Iterator[Says | None]:
+    """Yield the reasons of a step, one law first, until one says only one thing."""
+    one = _by_law(start, end) or said_of_pair(start, end, ring)
+    if one is None and isinstance(start, Relation) and isinstance(end, Relation):
+        one = said_of_both_sides(start, end, ring)
+    yield one
+    if one is None or len(one.said) > 1:
+        yield _by_parts(posed, start, end, asked, ring)
+        here = Posed(start, posed.unknown, posed.numbers, posed.taught)
+        yield said_by_method(here, start, end, asked) or joined_by_method(here, start, end, asked)
+
+
+def _reordered(before: Line, line: Line, start: Line, end: Line) -> Says:
+    if isinstance(start, Relation) and isinstance(end, Relation):
+        if unordered(start.left) == unordered(end.right) != unordered(end.left):
+            return SIDES_CHANGE_PLACES()
+    return BRACKETS_SHOW_GROUPS() if start == end and before != line else REORDERED()
+
+
+def _by_law(start: Line, end: Line) -> Says | None:
+    """Find the law whose one application, or two of one kind, gives the line as written."""
+    shape = unordered(signs_merged(end))
+    with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
+        for move in _LAWS:
+            says = _by_move(move, start, shape)
+            if says is not None:
+                return says
     return None
 
 
-def _added(
-    was: tuple[RationalFunction, RationalFunction],
-    has: tuple[RationalFunction, RationalFunction],
-) -> Reason | None:
-    first, second = has[0].minus(was[0]), has[1].minus(was[1])
-    if not first.equals(second) or first.is_zero:
+def _by_move(move: Move, start: Line, shape: object) -> Says | None:
+    for step in move.apply(start):
+        if unordered(signs_merged(step.result)) == shape:
+            return step_says(move, start, step)
+        if move not in _AT_TWO_PLACES:
+            continue
+        for second in move.apply(step.result):
+            if unordered(signs_merged(second.result)) == shape:
+                first = step_says(move, start, step)
+                then = step_says(move, step.result, second)
+                return first + then if first and then else first or then
+    return None
+
+
+def _by_parts(posed: Posed, start: Line, end: Line, asked: Asked, ring: Ring) -> Says | None:
+    """Find a reason for every part that changed, when each kept its value."""
+    changed = list(_changed(start, end, posed))
+    if not 0 < len(changed) <= MOST_SAID or changed == [(start, end)]:
         return None
-    terms = _terms(first)
-    if terms is None:
-        return Reason("add-on-both-sides", f"Add {shown(first)} on both sides.")
-    parts = [f"{'subtract' if sign == '-' else 'add'} {text}" for sign, text in terms]
-    says = " and ".join(parts) + " on both sides."
-    law = "subtract-on-both-sides" if terms[0][0] == "-" else "add-on-both-sides"
-    return Reason(law, says[0].upper() + says[1:])
+    found = []
+    for old, new in changed:
+        part = replace(posed, given=old, unknown=posed.unknown if isinstance(old, Relation) else "")
+        says = _shortest(_found(part, old, new, _asked_of(old, asked), ring))
+        if says is None:
+            return None
+        found.append(says)
+    return in_order(found)
 
 
-def _terms(function: RationalFunction) -> list[tuple[str, str]] | None:
-    """Return sign and size of each term of a polynomial, None for a true fraction."""
-    if not function.denominator.is_one():
-        return None
-    text = _polynomial(function.numerator).replace(" - ", " + -")
-    return [
-        ("-", term[1:].strip()) if term.startswith("-") else ("+", term)
-        for term in text.split(" + ")
-    ]
+def _asked_of(part: Line, asked: Asked) -> Asked:
+    """Return what is asked of a part: an equation is solved, numbers alone are worked out."""
+    if isinstance(part, Relation):
+        return asked
+    if not letters(part):
+        return replace(asked, task="evaluate")
+    return replace(asked, task="simplify") if asked.task in ("solve", "domain", "study") else asked
 
 
-def _scaled(
-    was: tuple[RationalFunction, RationalFunction],
-    has: tuple[RationalFunction, RationalFunction],
-) -> Reason | None:
-    if was[0].is_zero and was[1].is_zero:
-        return None
-    pairs = [(h, w) for h, w in zip(has, was, strict=True) if not w.is_zero]
-    ratios = [h.over(w) for h, w in pairs]
-    if any(r is None or not r.equals(ratios[0]) for r in ratios):  # type: ignore[arg-type]
-        return None
-    if any(not h.is_zero for h, w in zip(has, was, strict=True) if w.is_zero):
-        return None
-    ratio = ratios[0]
-    assert ratio is not None
-    number = ratio.constant()
-    if number is None:
-        common = ratio.numerator.gcd(ratio.denominator)
-        top, bottom = ratio.numerator / common, ratio.denominator / common
-        if not bottom.is_constant():
-            return None  # nobody multiplies by a quotient of polynomials
-        factor = top / bottom.leading_coefficient()
-        ratio = RationalFunction(factor, factor * 0 + 1)
-        return Reason("multiply-both-sides", f"Multiply both sides by {shown(ratio)}.")
-    if number == -1:
-        return Reason("multiply-both-sides", "Multiply both sides by −1.")
-    if abs(number.p) == 1:
-        return Reason("divide-both-sides", f"Divide both sides by {_signed(1 / number)}.")
-    return Reason("multiply-both-sides", f"Multiply both sides by {_signed(number)}.")
+def _changed(start: Line, end: Line, posed: Posed) -> Iterator[tuple[Line, Line]]:
+    """Yield the smallest parts that changed and kept their value, each with what it became."""
+    if unordered(start) == unordered(end):
+        return
+    pairs = [(a, c) for a, c in _pairs(start, end) if unordered(a) != unordered(c)]
+    if pairs and (isinstance(start, Either) or all(_is_equal(a, c, posed) for a, c in pairs)):
+        for old, new in pairs:
+            yield from _changed(old, new, posed)
+    else:
+        yield start, end
 
 
-def _moved_and_scaled(
-    was: tuple[RationalFunction, RationalFunction],
-    has: tuple[RationalFunction, RationalFunction],
-) -> Reason | None:
-    before, now = was[0].minus(was[1]), has[0].minus(has[1])
-    ratio = now.over(before)
-    factor = ratio.constant() if ratio is not None else None
-    if factor is None:
-        return None
-    if abs(factor) == 1:
-        return Reason("move-terms", "Terms are moved with the inverse operation on both sides.")
-    return Reason("move-and-scale", "Several steps at once: the solutions stay the same.")
+def _is_equal(old: Line, new: Line, posed: Posed) -> bool:
+    try:
+        return agreement(old, new, posed.numbers).verdict == "equal"  # type: ignore[arg-type]
+    except (Failure, Undefined):
+        return False
 
 
-def _signed(number: object) -> str:
-    return str(number).replace("-", "−")
-
-
-def shown(function: RationalFunction) -> str:
-    """Write a rational function for a sentence: ``3x``, ``x + 2``, ``-5/2``."""
-    top = _polynomial(function.numerator)
-    if function.denominator.is_one():
-        return top
-    return f"({top})/({_polynomial(function.denominator)})"
-
-
-def _polynomial(polynomial: Any) -> str:
-    return polynomial_text(polynomial).replace("*", "")
+def _pairs(start: Line, end: Line) -> list[tuple[Line, Line]]:
+    """Return the parts of two lines of one shape, place by place; nothing for other shapes."""
+    match start, end:
+        case Relation(a, sign, b), Relation(c, other, d) if sign == other:
+            return [(a, c), (b, d)]
+        case Either(ours, _), Either(theirs, _) if len(ours) == len(theirs):
+            return list(zip(ours, theirs, strict=True))
+        case Sum(terms), Sum(others) if [t.sign for t in terms] == [t.sign for t in others]:
+            return [(t.body, u.body) for t, u in zip(terms, others, strict=True)]
+        case Product(ours, _), Product(theirs, _) if len(ours) == len(theirs):
+            return list(zip(ours, theirs, strict=True))
+        case (Quotient(a, b, _), Quotient(c, d, _)) | (Power(a, b), Power(c, d)):
+            return [(a, c), (b, d)]
+        case Root(index, a), Root(other_index, c) if index == other_index:
+            return [(a, c)]
+        case (Signed(sign, a), Signed(other, c)) if sign == other:
+            return [(a, c)]
+        case Absolute(a), Absolute(c):
+            return [(a, c)]
+        case _:
+            return []

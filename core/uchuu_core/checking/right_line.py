@@ -43,7 +43,7 @@ def right_line(before: Line, found: Found | None, task: str, unknown: str) -> Li
     if found is not None and law is not None and found.steps == 0:
         wanted = _parts(found.wrong)
         results: list[Line] = []
-        with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+        with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
             results.extend(step.result for step in law.apply(start))
         if results:
             return max(results, key=lambda line: len(_parts(line) & wanted))

@@ -46,7 +46,7 @@ class LawfulStates:
         self._more = self._next(most)
 
     def __iter__(self) -> Iterator[Line]:
-        """Yield the states; ends early, without an error, when time is over."""
+        """Yield the states; ends early, without an error, when the work that was given is spent."""
         number = 0
         while number < len(self._found) or self._grows():
             yield self._found[number]
@@ -55,13 +55,13 @@ class LawfulStates:
     def _grows(self) -> bool:
         try:
             return next(self._more, None) is not None
-        except limits.OutOfTime:
+        except limits.OutOfEffort:
             return False  # the states found so far are lawful
 
     def _next(self, most: int) -> Iterator[Line]:
         seen = {unordered(self.start)}
         for new in _next_to(self._found):
-            limits.check_time()
+            limits.spend()
             mark = unordered(new)
             if mark in seen:
                 continue

@@ -1,64 +1,115 @@
 """The reason of a line that a method writes: its own law and sentence, with the numbers in it."""
 
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
 from functools import lru_cache
+from itertools import islice
 from typing import Any
 
-from uchuu_core import limits
-from uchuu_core.checking.reasons import Reason
-from uchuu_core.contract import Task
+from uchuu_core.contract import Density, Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.lawbook.says import Says, in_order
 from uchuu_core.methods.catalogue import applicable
-from uchuu_core.methods.method import Moment, Posed
+from uchuu_core.methods.method import Method, Moment, Posed, at_density
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.shape import unordered
 
-MOST_JOINED = 4
-"""A line that joins more moments of a method gets no sentence from it."""
+MOST_SAID = 3
+"""A line that takes more different sentences has no reason: nobody would say them all."""
+MOST_MOMENTS = 60
+"""So far a route is followed."""
+_ALIKE: dict[Task, tuple[Task, ...]] = {
+    "simplify": ("evaluate", "expand", "factor"),
+    "evaluate": ("simplify", "expand", "factor"),
+    "expand": ("simplify", "evaluate", "factor"),
+    "factor": ("simplify", "expand", "evaluate"),
+}
+"""Where the task's own methods do not write a line, those of these tasks may."""
+
+Route = tuple[tuple[Any, Moment], ...]
+"""The moments of a method, each with its comparable form."""
 
 
-@lru_cache(maxsize=64)
-def _routes(posed: Posed, task: Task) -> tuple[tuple[tuple[Any, Moment], ...], ...]:
-    """Return the moments of every method that works the problem, each with its comparable form."""
-    found = []
-    with limits.within(limits.SEARCH_SECONDS):
-        try:
-            for method in applicable(posed, task):
-                moments = method.moments(posed)
-                found.append(tuple((_form(m.line), m) for m in moments))
-                limits.check_time()
-        except (limits.OutOfTime, Failure, NotRational, Undefined):
-            pass  # the routes found so far serve
-    return tuple(found)
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """What is asked for and how it is worked: the task, the method that is named, the density."""
+
+    task: Task
+    method: str | None = None
+    density: Density = "board"
+
+
+@lru_cache(maxsize=128)
+def _methods(posed: Posed, task: Task, first: str | None) -> list[Method]:
+    return sorted(applicable(posed, task), key=lambda method: method.key != first)
+
+
+@lru_cache(maxsize=128)
+def _worked(posed: Posed, method: Method) -> tuple[Moment, ...]:
+    try:
+        return tuple(islice(method.moments(posed), MOST_MOMENTS))
+    except (Failure, NotRational, Undefined):
+        return ()
+
+
+@lru_cache(maxsize=128)
+def _route(posed: Posed, method: Method, density: Density | None) -> Route:
+    """Return the lines of *method*, all of them or those written at *density*."""
+    moments: Iterable[Moment] = _worked(posed, method)
+    return tuple((_form(m.line), m) for m in (at_density(moments, density) if density else moments))
+
+
+def _routes(posed: Posed, asked: Asked) -> Iterator[Route]:
+    for task in (asked.task, *_ALIKE.get(asked.task, ())):
+        for method in _methods(posed, task, asked.method):
+            yield _route(posed, method, asked.density)
+            yield _route(posed, method, None)
 
 
 def _form(line: Line) -> Any:
     return unordered(without_brackets(line))
 
 
-def reason_by_method(posed: Posed, before: Line, line: Line, task: Task) -> Reason | None:
-    """Return the reason of *line* under *before* when some method goes from one to the other.
+def said_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
+    """Return what is said at *line* where some method writes it under *before*, word for word."""
+    passed = next(_passages(posed, before, line, asked, only_one=True), None)
+    return passed[0].says if passed else None
 
-    A line that joins some moments of the method has all their sentences.
+
+def joined_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
+    """Return what is said where *line* joins some moments of a method that comes by *before*.
+
+    All their sentences, at most ``MOST_SAID`` different ones.
     """
-    start, end = _form(before), _form(line)
-    for route in _routes(posed, task):
-        forms = [form for form, _ in route]
-        if end not in forms:
-            continue
-        last = forms.index(end)
-        first = (
-            forms.index(start) + 1 if start in forms else 0 if start == _form(posed.given) else None
-        )
-        if first is None or last < first:
-            continue
-        passed = [moment for _, moment in route[first : last + 1]]
-        joined = [m for m in passed[:-1] if not isinstance(m.line, Feature)] + passed[-1:]
+    for passed in _passages(posed, before, line, asked, only_one=False):
         if isinstance(line, Feature):
-            joined = passed[-1:]
-        if len(joined) > MOST_JOINED:
-            continue
-        says = " ".join(dict.fromkeys(moment.says for moment in joined))
-        return Reason(joined[-1].law, says)
+            return passed[-1].says
+        says = in_order(m.says for m in passed if not isinstance(m.line, Feature))
+        if is_short(says):
+            return says
     return None
+
+
+def _passages(
+    posed: Posed, before: Line, line: Line, asked: Asked, *, only_one: bool
+) -> Iterator[list[Moment]]:
+    """Yield the moments of each route that lead from *before* to *line*."""
+    start, end = _form(before), _form(line)
+    given = _form(posed.given)
+    for route in _routes(posed, asked):
+        forms = [given, *(form for form, _ in route)]
+        if start not in forms:
+            continue
+        first = forms.index(start)
+        if end not in forms[first + 1 :]:
+            continue
+        last = forms.index(end, first + 1)
+        if not only_one or last == first + 1:
+            yield [moment for _, moment in route[first:last]]
+
+
+def is_short(says: Says) -> bool:
+    """Whether at most ``MOST_SAID`` different things are said."""
+    return len({said.sentence for said in says.said}) <= MOST_SAID

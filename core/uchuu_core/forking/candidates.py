@@ -9,9 +9,8 @@ from typing import Any
 from uchuu_core import limits
 from uchuu_core.checking.diagnosis import SEARCHED
 from uchuu_core.checking.tidy import tidied
-from uchuu_core.forking.due import is_due
+from uchuu_core.lawbook.law import Law
 from uchuu_core.moves.conditions import numeral
-from uchuu_core.moves.errors import copying, equations
 from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
@@ -19,9 +18,6 @@ from uchuu_core.tree.nodes import Line, Sum
 from uchuu_core.tree.paths import letters, part_at, rebuild
 from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
-
-NOT_INVITED = frozenset({error.key for error in copying.ERRORS} | {equations.EQUALS_ZERO_LOST.key})
-"""Slips of the pen: any line may suffer them, none invites them."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,7 +30,7 @@ class State:
     number: int
     line: Line
     following: Line | None
-    laws: frozenset[str] = frozenset()
+    laws: frozenset[Law] = frozenset()
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,7 +54,7 @@ def candidates(states: list[State], own: tuple[Move, ...] = ()) -> list[Candidat
     """
     found: dict[Any, Candidate] = {}
     for state in states:
-        with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+        with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
             for candidate in _at(state, (*SEARCHED, *own)):
                 found[candidate.spot] = candidate
     return sorted(found.values(), key=lambda candidate: candidate.after)
@@ -69,7 +65,7 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
     shape, parts = unordered(start), Places(start)
     staying = _forms(state.following) if state.following is not None else frozenset()
     for move in moves:
-        if move.key in NOT_INVITED or not is_due(move.key, state.laws):
+        if not move.is_invited or not _is_due(move, state.laws):
             continue
         seen: set[Any] = set()
         for step in move.apply_at(start, parts):
@@ -82,6 +78,15 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
                 continue
             seen.add(form)
             yield Candidate(state.number, move.key, start, wrong, (move.key, part, len(seen)))
+
+
+def _is_due(move: Move, laws: frozenset[Law]) -> bool:
+    """Whether an error distorts one of the *laws* that lead to the next line.
+
+    Nobody takes out a factor wrongly on the way to opened brackets. Always where nothing is known
+    of the laws (empty: a teacher wrote the lines).
+    """
+    return not laws or not move.due or any(law.families & move.due for law in laws)
 
 
 def _forms(line: Line) -> frozenset[Any]:

@@ -11,7 +11,7 @@ from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.own_errors import moves_of, wording_of
-from uchuu_core.checking.paper import counter_text
+from uchuu_core.checking.paper import counter_says
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or_none
 from uchuu_core.contract import Problem
@@ -21,9 +21,11 @@ from uchuu_core.forking.stated import kept_candidates, stated
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.written import described
+from uchuu_core.lawbook.law import Law
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.catalogue import applicable, chosen
 from uchuu_core.methods.method import Method, at_density
-from uchuu_core.moves.commonness import commonness
+from uchuu_core.moves.catalogue import commonness
 from uchuu_core.moves.errors import found_otherwise
 from uchuu_core.notation import plain, read, shown
 from uchuu_core.tree.nodes import Feature, Line, Outcome
@@ -46,7 +48,7 @@ class Fork:
     error: str
     wrong: Line
     end: Line | None
-    counter: str | None
+    counter: Says | None
     hidden: bool
 
 
@@ -60,7 +62,7 @@ class Example:
     context: Context
     method: Method | None
     lines: list[Line]
-    laws: list[frozenset[str]]
+    laws: list[frozenset[Law]]
 
 
 def forks(problem: Problem) -> dict[str, Any]:
@@ -117,16 +119,16 @@ def example_of(context: Context, *, by_method: bool = False) -> Example:
     return Example(context, None, states, [])
 
 
-def _laws_between(method: Method, context: Context, worked: list[Line]) -> list[frozenset[str]]:
+def _laws_between(method: Method, context: Context, worked: list[Line]) -> list[frozenset[Law]]:
     """Return the laws that lead to each line of *worked*, those left out at board density too."""
-    found: list[frozenset[str]] = []
-    laws: set[str] = set()
+    found: list[frozenset[Law]] = []
+    laws: set[Law] = set()
     for moment in at_density(method.moments(context.posed), "fine"):
         laws.add(moment.law)
         if len(found) < len(worked) and moment.line == worked[len(found)]:
             found.append(frozenset(laws))
             laws = set()
-    return [*found, *[frozenset[str]()] * (len(worked) - len(found))]
+    return [*found, *[frozenset[Law]()] * (len(worked) - len(found))]
 
 
 def _invited(example: Example) -> list[Candidate]:
@@ -219,7 +221,7 @@ def _fork(candidate: Candidate, judgement: Judgement, example: Example) -> Fork 
     hidden = end is not None and _is_right(end, context)
     if judgement.verdict == "ok" and not hidden:
         return None  # right in value, and not carried to its end
-    counter = counter_text(judgement.counter, wrong)
+    counter = counter_says(judgement.counter, wrong)
     return Fork(candidate.after, candidate.error, wrong, end, counter, hidden)
 
 
@@ -279,7 +281,8 @@ def as_record(fork: Fork, problem: Problem) -> dict[str, Any]:
         "name": wording.name,
         "says": wording.repair,
         "because": wording.why,
-        "counter": fork.counter,
+        "counter": fork.counter and fork.counter.text,
+        "counter_parts": fork.counter.parts if fork.counter else [],
         "wrong": plain(fork.wrong),
         "wrong_latex": shown(fork.wrong)["latex"],
         "ends_in": None if fork.end is None else plain(fork.end),

@@ -18,8 +18,7 @@ from uchuu_core.forking.forks import (
     forks_of,
     read_example,
 )
-from uchuu_core.moves.catalogue import wordings
-from uchuu_core.moves.commonness import commonness
+from uchuu_core.moves.catalogue import commonness, wordings
 from uchuu_core.notation import plain, shown
 from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.shape import unordered
@@ -127,7 +126,10 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> dict[str, An
                 "instead": plain(example.lines[fork.after + 1])
                 if fork.after + 1 < len(example.lines)
                 else None,
-                **{key: told[key] for key in ("error", "name", "says", "because", "counter")},
+                **{
+                    key: told[key]
+                    for key in ("error", "name", "says", "because", "counter", "counter_parts")
+                },
             }
     what = f"“{wording_of(error, problem.own).name}” cannot" if error else "No common error can"
     raise OutOfScope(f"{what} be planted in this example.")
@@ -192,8 +194,8 @@ def fork_path(problem: Problem, wrong: Line) -> list[dict[str, Any]] | None:
         {
             "text": plain(line.moment.line),
             **shown(line.moment.line),
-            "law": line.moment.law,
-            "says": line.moment.says,
+            "law": line.moment.law.key,
+            **line.moment.says.record(),
         }
         for line in path
     ]

@@ -17,42 +17,6 @@ from uchuu_core.tree.nodes import (
 )
 from uchuu_core.tree.paths import walk
 
-_DECISIONS = frozenset(
-    (
-        "zero-product",
-        "root-both-sides",
-        "both-solutions",
-        "split-middle",
-        "split-middle-and-group",
-        "sum-product",
-        "divide-and-reduce",
-        "factor-by-trying",
-        "substitute",
-        "grouping",
-        "complete-the-square",
-        "isolate-radical",
-        "multiply-by-lcd",
-        "common-denominator",
-        "rationalise",
-        "numbers-as-powers",
-    )
-)
-"""Laws that ask for a choice: a pair, a case, a denominator, a base."""
-_TRAPS = frozenset(
-    (
-        "take-minus-into-bracket",
-        "minus-negative-is-plus",
-        "plus-negative-is-minus",
-        "opposite-factors",
-        "reject-candidate",
-        "negative-exponent",
-        "raise-both-sides",
-        "power-of-product",
-        "one-numerator",
-    )
-)
-"""Laws at which many leave the line."""
-
 
 @dataclass(frozen=True, slots=True)
 class Weight:
@@ -88,8 +52,8 @@ def difficulty(given: Line, moments: list[Moment]) -> dict[str, Any]:
         (_SIGNS, sum(_minuses(part) for part in parts)),
         (_DIGITS, sum(_digits(part) for part in parts)),
         (_ROOTS, sum(isinstance(part, (Power, Root)) for part in parts)),
-        (_CHOICES, sum(law in _DECISIONS for law in laws)),
-        (_FALLS, sum(law in _TRAPS for law in laws) + sum(_is_trap(part) for part in parts)),
+        (_CHOICES, sum(law.is_decision for law in laws)),
+        (_FALLS, sum(law.is_trap for law in laws) + sum(_is_trap(part) for part in parts)),
     ]
     score = sum(weight.each * count for weight, count in counted)
     reasons = [f"{count} {_plural(weight.kind, count)}" for weight, count in counted if count]

@@ -86,17 +86,13 @@ def _kind_of_equation(given: Relation, context: Context) -> str:
     )
 
 
-_ANYWHERE = ("copy-", "arithmetic-slip", "lineq-equals-zero-lost", "solution-wrongly-rejected")
-"""Slips that every line invites."""
-
-
 def _traps(context: Context) -> list[str]:
     """Return the errors that apply to the given as it stands, most special first."""
     found: list[str] = []
-    with limits.within(limits.SEARCH_SECONDS), suppress(limits.OutOfTime):
+    with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
         for error in ERRORS:
-            limits.check_time()
-            if error.key.startswith(_ANYWHERE):
+            limits.spend()
+            if not error.is_invited:
                 continue
             if any(True for _ in error.apply(without_brackets(context.given))):
                 found.append(error.key)

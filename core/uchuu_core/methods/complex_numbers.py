@@ -5,8 +5,11 @@ from fractions import Fraction
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.finished_complex import not_a_plus_bi
+from uchuu_core.lawbook.complex_numbers import POWERS_OF_I, TAKE_I_OUT
+from uchuu_core.lawbook.expanding import EVERY_TERM_BY_EVERY_TERM, REAL_AND_IMAGINARY
+from uchuu_core.lawbook.radicals import BY_THE_CONJUGATE, BY_THE_FACTOR
 from uchuu_core.methods.equations.surds import root_of
-from uchuu_core.methods.method import BOARD, Method, Moment, Posed, shown
+from uchuu_core.methods.method import BOARD, Method, Moment, Posed
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -158,29 +161,29 @@ def moments(given: Expr) -> Iterator[Moment]:
     roots = rebuild(now, _roots_taken)
     if roots != now:
         now = roots
-        yield Moment(now, "root-of-negative", "The root of a negative number: √(−a) is i√a.")
+        yield Moment(now, TAKE_I_OUT())
     if isinstance(now, Quotient) and "i" in letters(now.denominator):
         real, imaginary = _value(now.denominator)
         conjugate = _tree((real, -imaginary)) if real else _I
-        says = f"Multiply top and bottom by {'the conjugate ' if real else ''}{shown(conjugate)}."
+        says = (BY_THE_CONJUGATE if real else BY_THE_FACTOR)(conjugate)
         now = Quotient(
             build.product((now.numerator, conjugate)), build.product((now.denominator, conjugate))
         )
-        yield Moment(now, "rationalise", says)
+        yield Moment(now, says)
     written_out = rebuild(now, lambda p: _multiplied(p) if _is_product_of_sums(p) else p)
     if written_out != now:
         now = written_out
-        yield Moment(now, "multiply-brackets", "Multiply every term by every term.")
+        yield Moment(now, EVERY_TERM_BY_EVERY_TERM())
     squared = rebuild(now, _power_of_i)
     if squared != now:
         now = squared
-        yield Moment(now, "imaginary-unit", "i² is −1; the powers of i repeat after four.", BOARD)
+        yield Moment(now, POWERS_OF_I(), BOARD)
     try:
         end = _tree(_value(now))
     except OutOfScope:
         end = _products_of_roots(now)
     if end != now:
-        yield Moment(end, "collect-like-terms", "Collect real parts and multiples of i.")
+        yield Moment(end, REAL_AND_IMAGINARY())
 
 
 def _is_product_of_sums(part: Line) -> bool:

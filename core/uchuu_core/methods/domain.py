@@ -11,7 +11,19 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solutions import SolutionSet, complement, intersection
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.kernel.written import tree_of
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
+from uchuu_core.lawbook.fractions import FACTOR_ALL_BELOW
+from uchuu_core.lawbook.functions import (
+    HOLDS_FOR_EVERY_NUMBER,
+    LEFT_OUT,
+    NEVER_ZERO,
+    NOTHING_BELOW,
+    RADICAND_AND_DENOMINATOR,
+    SOLVE_EACH_CONDITION,
+    UNDER_EVEN_ROOT,
+    WHERE_DENOMINATOR_ZERO,
+)
+from uchuu_core.lawbook.quadratics import ZERO_FACTORS_EXCLUDED
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
 from uchuu_core.methods.written import integer_factors, product_tree
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -77,36 +89,36 @@ def _moments(posed: Posed) -> Iterator[Moment]:
     elif below:
         yield from _of_denominators(below, unknown)
     else:
-        says = "Nothing stands below a bar or under an even root: every number may be put in."
-        yield Moment(Outcome("all real numbers"), "domain", says, KEY)
+        says = NOTHING_BELOW()
+        yield Moment(Outcome("all real numbers"), says, KEY)
 
 
 def _of_denominators(below: list[Expr], unknown: str) -> Iterator[Moment]:
     algebra = ring((unknown,))
     written = tuple(Relation(d, "=", _ZERO) for d in below)
     zero: Line = written[0] if len(written) == 1 else Either(written)
-    yield Moment(zero, "denominator-zero", "A denominator must not be zero: find where it is.")
+    yield Moment(zero, WHERE_DENOMINATOR_ZERO())
     factored = []
     for denominator in below:
         number, factors = integer_factors(algebra.function(denominator).numerator, algebra)
         factored.append(Relation(product_tree(int(number), factors, algebra), "=", _ZERO))
     line: Line = factored[0] if len(factored) == 1 else Either(tuple(factored))
     if line != zero:
-        yield Moment(line, "factor", "Factor.", BOARD)
+        yield Moment(line, FACTOR_ALL_BELOW(), BOARD)
     points = solution_set(zero, unknown, algebra, REAL).points
     numbers = sorted(p for p in points if isinstance(p, Algebraic))
     if not numbers:
-        says = f"{shown(below[0])} is never zero: every number may be put in."
-        yield Moment(Outcome("all real numbers"), "domain", says, KEY)
+        says = NEVER_ZERO(below[0])
+        yield Moment(Outcome("all real numbers"), says, KEY)
         return
     values = [tree_of(number) for number in numbers]
     if any(value is None for value in values):
         raise NotRational
     named = tuple(Relation(Symbol(unknown), "=", value) for value in values)  # type: ignore[arg-type]
     found: Line = named[0] if len(named) == 1 else Either(named)
-    yield Moment(found, "zero-product", "Each factor zero gives an excluded value.")
-    says = "These values are left out, also where the factor divides out."
-    yield Moment(AllExcept(tuple(values)), "domain", says, KEY)  # type: ignore[arg-type]
+    yield Moment(found, ZERO_FACTORS_EXCLUDED())
+    says = LEFT_OUT()
+    yield Moment(AllExcept(tuple(values)), says, KEY)  # type: ignore[arg-type]
 
 
 def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
@@ -124,9 +136,7 @@ def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
     ]
     conditions = list(dict.fromkeys(conditions))
     line: Line = conditions[0] if len(conditions) == 1 else Either(tuple(conditions))
-    says = "What stands under an even root is not negative"
-    says += "; a denominator is not zero." if below else "."
-    yield Moment(line, "radicand-not-negative", says)
+    yield Moment(line, RADICAND_AND_DENOMINATOR() if below else UNDER_EVEN_ROOT())
     algebra = ring((unknown,))
     sets = []
     for each in conditions:
@@ -137,12 +147,12 @@ def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
             sets.append(solution_set(each, unknown, algebra, REAL))
     found = intersection(sets)
     if found.everything:
-        says = "That holds for every number: every number may be put in."
-        yield Moment(Outcome("all real numbers"), "domain", says, KEY)
+        says = HOLDS_FOR_EVERY_NUMBER()
+        yield Moment(Outcome("all real numbers"), says, KEY)
         return
     solved = _written(found, unknown)
     if solved != line:
-        yield Moment(solved, "domain", "Solve each condition; all must hold.", KEY)
+        yield Moment(solved, SOLVE_EACH_CONDITION(), KEY)
 
 
 def _written(found: SolutionSet, unknown: str) -> Line:

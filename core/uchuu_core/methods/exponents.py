@@ -5,8 +5,22 @@ from fractions import Fraction
 from functools import lru_cache
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.lawbook.exponents import (
+    ADD_EXPONENTS,
+    ADD_OR_SUBTRACT_EXPONENTS,
+    CROSSES_THE_BAR,
+    EXPONENT_ZERO,
+    EXPONENTS_WORKED_OUT,
+    NUMBERS_AS_POWERS_OF,
+    NUMBERS_AS_PRIMES,
+    POWER_TO_EVERY_FACTOR_OF,
+    POWERS_OF_POWERS,
+    SUBTRACT_EXPONENTS,
+)
+from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS, NUMBERS_IN_FRONT, NUMBERS_WORKED_OUT
+from uchuu_core.lawbook.says import Says, listed
 from uchuu_core.methods.bases import Base, as_primes, common_base
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
 from uchuu_core.methods.order_of_operations import fractions_for_decimals
 from uchuu_core.methods.powers import Exponents, Powers, powers_of, same_factors
 from uchuu_core.methods.written import ring_of
@@ -26,7 +40,7 @@ from uchuu_core.tree.nodes import (
 )
 from uchuu_core.tree.paths import parts
 
-PRIMES, SAME_BASE, LAWS = "prime-factorisation", "same-base", "laws-of-exponents"
+PRIMES, ONE_BASE, LAWS = "prime-factorisation", "same-base", "laws-of-exponents"
 
 
 def numbers_in(node: Expr) -> list[Fraction]:
@@ -172,7 +186,7 @@ def _are_positive(bases: tuple[Expr, ...]) -> bool:
 _MISSING = {
     LAWS: "a number in it has a fraction as exponent: write it in primes",
     PRIMES: "no number in it is composite",
-    SAME_BASE: "its numbers are not powers of one base",
+    ONE_BASE: "its numbers are not powers of one base",
 }
 
 
@@ -186,18 +200,18 @@ def _holds_root_of_number(node: Expr) -> bool:
     )
 
 
-def _in_shape(given: Expr, school: str) -> tuple[Expr, str] | None:
+def _in_shape(given: Expr, school: str) -> tuple[Expr, Says | None] | None:
     """Write the numbers as the school wants them; None when the school is not for them."""
     if school == LAWS:
-        return None if _holds_root_of_number(given) else (given, "")
+        return None if _holds_root_of_number(given) else (given, None)
     if school == PRIMES:
         new = _in_primes(given)
-        return (new, "Write the numbers as products of primes.") if new != given else None  # type: ignore[return-value]
+        return (new, NUMBERS_AS_PRIMES()) if new != given else None  # type: ignore[return-value]
     numbers = numbers_in(given)
     base = common_base(numbers)
     if base is None or len(set(numbers)) < 2:
         return None
-    says = f"All numbers are powers of {shown(base.tree)}: write them so."
+    says = NUMBERS_AS_POWERS_OF(base.tree)
     return in_base(given, base), says
 
 
@@ -214,15 +228,15 @@ def _worked(given: Expr, school: str) -> list[Moment]:
 def _moments(given: Expr, school: str) -> Iterator[Moment]:
     now = fractions_for_decimals(given)
     if now != given:
-        yield Moment(now, "decimal-as-fraction", "Write decimals as common fractions.")
+        yield Moment(now, DECIMALS_AS_FRACTIONS())
     shape = _in_shape(now, school)  # type: ignore[arg-type]
     if shape is None:
         raise OutOfScope(_MISSING[school])
-    if shape[0] != now:
+    if shape[0] != now and shape[1] is not None:
         now = shape[0]
-        yield Moment(now, "numbers-as-powers", shape[1])
+        yield Moment(now, shape[1])
     exponents = Exponents(ring_of(given))
-    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)
+    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)  # type: ignore[arg-type]
 
 
 def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> Iterator[Moment]:
@@ -237,38 +251,38 @@ def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> I
     apart = Distribution(exponents)
     new = apart.of(now)
     if apart.met:
-        listed = ", ".join(shown(part) for part in dict.fromkeys(apart.met))
         is_nested = all(isinstance(getattr(p, "base", None), Power) for p in apart.met)
-        says = (
-            f"A power of a power: multiply the exponents in {listed}."
-            if is_nested
-            else f"The power goes to every factor of {listed}."
-        )
+        says = (POWERS_OF_POWERS if is_nested else POWER_TO_EVERY_FACTOR_OF)(listed(apart.met))
         now = new
-        yield Moment(now, "power-of-product", says)
+        yield Moment(now, says)
     powers = powers_of(now, exponents)
     if not keeps_powers and not _repeats_number(powers):
         early = _positive_worked(powers)
         if not same_factors(early, powers):
             powers = early
             now = powers.tree()
-            yield Moment(now, "work-out-power", "Work out the numbers in front.")
+            yield Moment(now, NUMBERS_IN_FRONT())
     gathered, line = powers.gathered()
     if gathered != powers:
-        yield Moment(
-            line, "same-base", "Same base: add exponents in a product, subtract below the bar."
-        )
+        yield Moment(line, _said_of_bases(powers))
         now = gathered.tree()
-        yield Moment(now, "same-base", "Work out the exponents.", BOARD)
+        yield Moment(now, EXPONENTS_WORKED_OUT(), BOARD)
     crossed = gathered.crossed()
     if crossed != gathered:
         now = crossed.tree()
-        yield Moment(
-            now, "negative-exponent", "A factor with a negative exponent crosses the bar.", KEY
-        )
+        yield Moment(now, CROSSES_THE_BAR(), KEY)
     end = crossed.worked_out()
     if end.tree() != now:
-        yield Moment(end.tree(), "work-out-power", "Work out the numbers.", KEY)
+        yield Moment(end.tree(), NUMBERS_WORKED_OUT(), KEY)
+
+
+def _said_of_bases(powers: Powers) -> Says:
+    """Say what is done where bases meet; where none does, an exponent is 0."""
+    above, below = ([base for base, _ in side] for side in (powers.above, powers.below))
+    adds = len(set(above)) < len(above) or len(set(below)) < len(below)
+    if set(above) & set(below):
+        return ADD_OR_SUBTRACT_EXPONENTS() if adds else SUBTRACT_EXPONENTS()
+    return ADD_EXPONENTS() if adds else EXPONENT_ZERO()
 
 
 def _repeats_number(powers: Powers) -> bool:
@@ -327,7 +341,7 @@ def _method_moments(school: str) -> Callable[[Posed], Iterator[Moment]]:
 
 
 _WHY = {
-    SAME_BASE: "The numbers are powers of one base: only exponents are left to work with.",
+    ONE_BASE: "The numbers are powers of one base: only exponents are left to work with.",
     LAWS: "A product of powers: gather same bases.",
     PRIMES: "Primes show which bases meet.",
 }

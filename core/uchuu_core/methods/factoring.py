@@ -13,8 +13,25 @@ from flint import fmpq, fmpq_mpoly
 
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.lawbook.expanding import COLLECT_DESCENDING, COLLECT_IN_BRACKETS
+from uchuu_core.lawbook.factoring import (
+    AS_CUBES,
+    AS_SQUARES,
+    CUBES_FACTORED,
+    ENDS_ARE_SQUARES,
+    FOUND_BY_TRYING,
+    IS_DIFFERENCE_OF_SQUARES,
+    NO_PAIR_FITS,
+    NO_PATTERN_FITS,
+    SUM_OF_SQUARES_PRIME,
+    SUM_TIMES_DIFFERENCE,
+    TAKE_FACTOR_OUT,
+    TAKE_MINUS_OUT,
+    TAKE_SHARE_OUT,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods import factoring_trinomials as trinomials
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment
 from uchuu_core.methods.polynomials import moments as expanded
 from uchuu_core.methods.written import (
     factor_tree,
@@ -92,16 +109,14 @@ def route(given: Line, school: str) -> Route | str:
         if not _is_written_out(start, polynomial):
             found.moments.extend(expanded(start))
             if not found.moments or found.moments[-1].line != written:
-                says = "Collect like terms, highest power first."
-                found.moments.append(Moment(written, "collect-like-terms", says))
+                says = COLLECT_DESCENDING()
+                found.moments.append(Moment(written, says))
         state = State(algebra, 1, [], [(polynomial, 1)])
         _take_out(state, found)
     while state.open:
         _next(state, found, school)
     if not found.techniques and len(polynomial) > 1:
-        found.moments.append(
-            Moment(Outcome("prime"), "prime", _why_prime(polynomial, algebra), KEY)
-        )
+        found.moments.append(Moment(Outcome("prime"), _why_prime(polynomial, algebra), KEY))
     return found
 
 
@@ -114,8 +129,8 @@ def _without_fractions(polynomial: fmpq_mpoly, algebra: Ring, school: str) -> Ro
         return rest
     share = Quotient(build.ONE, Number(str(below)))
     found = Route(techniques=set(rest.techniques))
-    says = f"Take 1/{below} out: whole numbers are left in the bracket."
-    found.moments.append(Moment(build.product((share, inner)), "common-factor", says))
+    says = TAKE_SHARE_OUT(share)
+    found.moments.append(Moment(build.product((share, inner)), says))
     for moment in rest.moments:
         if not isinstance(moment.line, Outcome):
             whole = build.product((share, *build.factors_of(moment.line)))  # type: ignore[arg-type]
@@ -154,17 +169,14 @@ def _squares_of_brackets(node: Expr) -> list[Moment] | None:
                     first, build.negative(root) if not isinstance(root, Sum) else _minus(root)
                 ),
             ]
-            says = f"A difference of squares: {shown(first)} squared less {shown(root)} squared."
-            law = "difference-of-squares"
+            says = IS_DIFFERENCE_OF_SQUARES(first=first, second=root)
             whole = build.product(pair)
-            moments = [Moment(whole, law, says)]
+            moments = [Moment(whole, says)]
             algebra = ring_of(whole)
             number, factors = integer_factors(algebra.function(whole).numerator, algebra)
             collected = product_tree(int(number), factors, algebra)
             if collected != whole:
-                moments.append(
-                    Moment(collected, "collect-like-terms", "Collect in each bracket.", KEY)
-                )
+                moments.append(Moment(collected, COLLECT_IN_BRACKETS(), KEY))
             return moments
         case _:
             return None
@@ -210,12 +222,8 @@ def _take_out(state: State, found: Route) -> None:
     state.number *= outside
     state.open[0] = (polynomial / monomial, power)
     shared = build.times(outside, monomial_tree(lowest, state.algebra))  # type: ignore[arg-type]
-    says = (
-        f"Every term has the factor {shown(shared)}: take it out."
-        if abs(outside) != 1 or any(lowest)
-        else "Take the minus out, so that the first term is positive."
-    )
-    found.moments.append(Moment(state.tree(), "common-factor", says))
+    says = TAKE_FACTOR_OUT(shared) if abs(outside) != 1 or any(lowest) else TAKE_MINUS_OUT()
+    found.moments.append(Moment(state.tree(), says))
     found.techniques.add("common-factor")
 
 
@@ -232,18 +240,18 @@ def _next(state: State, found: Route, school: str) -> None:
         split = technique(polynomial, state.algebra, school)
         if split is None:
             continue
-        for instead, law, says, weight in split.on_the_way:
-            found.moments.append(Moment(state.tree(instead), law, says, weight))
+        for instead, says, weight in split.on_the_way:
+            found.moments.append(Moment(state.tree(instead), says, weight))
         found.techniques.add(split.technique)
         state.open[0:1] = [(part, power * n) for part, n in split.factors]
         _merge(state)
-        found.moments.append(Moment(state.tree(), split.technique, split.says, KEY))
+        found.moments.append(Moment(state.tree(), split.says, KEY))
         return
     _, factors = integer_factors(polynomial, state.algebra)
     state.open[0:1] = [(part, power * n) for part, n in factors]
-    says = "This product multiplies back to it; it is found by trying factors."
+    says = FOUND_BY_TRYING()
     found.techniques.add("factor-by-trying")
-    found.moments.append(Moment(state.tree(), "factor-by-trying", says, KEY))
+    found.moments.append(Moment(state.tree(), says, KEY))
 
 
 def _merge(state: State) -> None:
@@ -310,12 +318,14 @@ def _difference_of_squares(polynomial: fmpq_mpoly, algebra: Ring, _school: str) 
     squares = Sum(
         (Term("+", _power_text(first, 2, algebra)), Term("-", _power_text(second, 2, algebra)))
     )
-    a, b = shown(polynomial_tree(first, algebra)), shown(polynomial_tree(second, algebra))
+    product = build.product(
+        polynomial_tree(part, algebra) for part in (first + second, first - second)
+    )
     return Split(
         "difference-of-squares",
         ((first + second, 1), (first - second, 1)),
-        f"A difference of squares is sum times difference: ({a} + {b})({a} − {b}).",
-        ((squares, "write-as-squares", "Write both terms as squares.", RIDES_ALONG),),
+        SUM_TIMES_DIFFERENCE(product),
+        ((squares, AS_SQUARES(), RIDES_ALONG),),
     )
 
 
@@ -330,14 +340,13 @@ def _cubes(polynomial: fmpq_mpoly, algebra: Ring, _school: str) -> Split | None:
             Term("+" if sign > 0 else "-", _power_text(second, 3, algebra)),
         )
     )
-    a, b = shown(polynomial_tree(first, algebra)), shown(polynomial_tree(second, algebra))
+    a, b = polynomial_tree(first, algebra), polynomial_tree(second, algebra)
     name = "sum" if sign > 0 else "difference"
     return Split(
         "sum-of-cubes",
         ((first + sign * second, 1), (first**2 - sign * first * second + second**2, 1)),
-        f"A {name} of cubes of {a} and {b}: the short bracket keeps the sign, "
-        "the long one starts with the opposite and ends with plus.",
-        ((cubes, "write-as-cubes", "Write both terms as cubes.", BOARD),),
+        CUBES_FACTORED(name, a, b),
+        ((cubes, AS_CUBES(), BOARD),),
     )
 
 
@@ -349,13 +358,13 @@ def _perfect_square(polynomial: fmpq_mpoly, algebra: Ring, _school: str) -> Spli
         return None
     root = factors[0][0]
     a, b = (
-        shown(build.times(abs(c), monomial_tree(d, algebra)))
+        build.times(abs(c), monomial_tree(d, algebra))
         for c, d in polynomial_terms(root, algebra)[:2]
     )
     return Split(
         "perfect-square",
         ((root, 2),),
-        f"The ends are the squares of {a} and {b}, the middle is twice their product: a perfect square.",
+        ENDS_ARE_SQUARES(a, b),
     )
 
 
@@ -367,10 +376,10 @@ def _grouping(polynomial: fmpq_mpoly, algebra: Ring, _school: str) -> Split | No
     return trinomials.grouped(polynomial, algebra)
 
 
-def _why_prime(polynomial: fmpq_mpoly, algebra: Ring) -> str:
+def _why_prime(polynomial: fmpq_mpoly, algebra: Ring) -> Says:
     tried = trinomials.pairs_tried(polynomial, algebra)
-    if tried:
-        return f"No pair fits: {tried}. It cannot be factored over the integers."
+    if tried is not None:
+        return NO_PAIR_FITS(tried)
     if len(polynomial) == 2 and _two_terms(polynomial, algebra, 2):
-        return "A sum of two squares cannot be factored over the integers."
-    return "No common factor and no pattern fits: it cannot be factored over the integers."
+        return SUM_OF_SQUARES_PRIME()
+    return NO_PATTERN_FITS()

@@ -9,17 +9,31 @@ from typing import Any
 from flint import fmpq, fmpq_mpoly
 
 from uchuu_core.kernel.rational_functions import Ring
-from uchuu_core.methods.method import BOARD, RIDES_ALONG, shown
+from uchuu_core.lawbook.factoring import (
+    BRACKET_OUT,
+    BRACKET_OUT_AFTER_SPLIT,
+    DENOMINATORS_TO_THE_FRONT,
+    FACTOR_FROM_EACH_PAIR,
+    GROUP_TWO_BY_TWO,
+    PAIR,
+    PAIR_DIVIDED,
+    PAIR_TRIED,
+    PAIRS_TRIED,
+    SPLIT_THE_MIDDLE,
+)
+from uchuu_core.lawbook.numbers import REDUCE_THEM
+from uchuu_core.lawbook.says import Says, listed
+from uchuu_core.methods.method import BOARD, RIDES_ALONG
 from uchuu_core.methods.written import (
     monomial_tree,
     polynomial_terms,
     polynomial_tree,
 )
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Number, Product, Quotient, Sum, Term
+from uchuu_core.tree.nodes import Bracket, Expr, Number, Product, Quotient, Sum, Term
 
-Way = tuple[Expr, str, str, int]
-"""A line on the way: what stands for the factor, law, sentence, weight."""
+Way = tuple[Expr, Says, int]
+"""A line on the way: what stands for the factor, what is said, weight."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,7 +42,7 @@ class Split:
 
     technique: str
     factors: tuple[tuple[Any, int], ...]
-    says: str
+    says: Says
     on_the_way: tuple[Way, ...] = ()
 
 
@@ -85,15 +99,15 @@ def pair_for(product: int, total: int) -> tuple[int, int] | None:
     return None
 
 
-def pairs_tried(polynomial: fmpq_mpoly, algebra: Ring) -> str:
-    """Say which pairs a trinomial was tried with, empty when it is no trinomial."""
+def pairs_tried(polynomial: fmpq_mpoly, algebra: Ring) -> Says | None:
+    """Say which pairs a trinomial was tried with, None when it is no trinomial."""
     found = trinomial_of(polynomial, algebra)
     if found is None:
-        return ""
+        return None
     product = found.a * found.c
     right_sign = [p for p in _pairs(product) if (p[0] + p[1] < 0) == (found.b < 0)]
-    listed = ", ".join(f"{a} and {b} (sum {a + b})" for a, b in right_sign[:8])
-    return f"{listed}; the sum should be {found.b}".replace("-", "−")
+    pairs = [PAIR_TRIED(a, b, a + b) for a, b in right_sign[:8]]
+    return PAIRS_TRIED(listed(pairs, before_last=", "), found.b)
 
 
 def split(polynomial: fmpq_mpoly, algebra: Ring, school: str) -> Split | None:
@@ -111,16 +125,12 @@ def split(polynomial: fmpq_mpoly, algebra: Ring, school: str) -> Split | None:
     return _middle_split(found, pair, algebra)
 
 
-def _signed(value: int) -> str:
-    return f"{value}".replace("-", "−")
-
-
 def _by_sum_and_product(t: Trinomial, pair: tuple[int, int]) -> Split:
     p, q = pair
     return Split(
         "sum-product",
         ((t.u + p * t.v, 1), (t.u + q * t.v, 1)),
-        f"{_signed(p)} and {_signed(q)}: their product is {_signed(t.c)}, their sum {_signed(t.b)}.",
+        PAIR(p, q, t.c, t.b),
     )
 
 
@@ -135,20 +145,13 @@ def _middle_split(t: Trinomial, pair: tuple[int, int], algebra: Ring) -> Split:
     if same == -bracket:
         other, same = -other, -same
     grouped_line = _sum_of_products(outer, bracket, other, algebra)
-    product = _signed(t.a * t.c)
     return Split(
         "split-middle-and-group",
         ((bracket, 1), (outer + other, 1)),
-        f"Take the common bracket ({shown(polynomial_tree(bracket, algebra))}) out.",
+        BRACKET_OUT_AFTER_SPLIT(Bracket(polynomial_tree(bracket, algebra))),
         (
-            (
-                four,
-                "split-middle",
-                f"{t.a} · {_signed(t.c)} = {product}; {_signed(p)} and {_signed(q)} have this product "
-                f"and the sum {_signed(t.b)}: split the middle term.",
-                BOARD,
-            ),
-            (grouped_line, "group", "Take a common factor out of each pair.", BOARD),
+            (four, SPLIT_THE_MIDDLE(t.a, t.c, t.a * t.c, p, q, t.b), BOARD),
+            (grouped_line, FACTOR_FROM_EACH_PAIR(), BOARD),
         ),
     )
 
@@ -189,19 +192,16 @@ def _divided_and_reduced(t: Trinomial, pair: tuple[int, int], algebra: Ring) -> 
     return Split(
         "divide-and-reduce",
         tuple((factor, 1) for factor in factors),
-        "Put each denominator in front of its letter.",
+        DENOMINATORS_TO_THE_FRONT(),
         (
             (
                 Product((a, *brackets), ("", "")),
-                "divide-by-leading",
-                f"{_signed(p)} and {_signed(q)} have the product {_signed(t.a * t.c)} and the sum "
-                f"{_signed(t.b)}; divide both by {t.a}.",
+                PAIR_DIVIDED(p, q, t.a * t.c, t.b, t.a),
                 BOARD,
             ),
             (
                 Product((a, *ends), ("", "")),
-                "reduce-fractions",
-                "Reduce the fractions.",
+                REDUCE_THEM(),
                 RIDES_ALONG,
             ),
         ),
@@ -230,11 +230,11 @@ def grouped(polynomial: fmpq_mpoly, algebra: Ring) -> Split | None:
         if other[1] != one[1]:
             continue
         line = _sum_of_products(one[0], one[1], other[0], algebra)
-        bracket = shown(polynomial_tree(one[1], algebra))
+        bracket = Bracket(polynomial_tree(one[1], algebra))
         return Split(
             "grouping",
             ((one[1], 1), (one[0] + other[0], 1)),
-            f"Take the common bracket ({bracket}) out.",
-            ((line, "group", "Group two by two; take a common factor out of each.", BOARD),),
+            BRACKET_OUT(bracket),
+            ((line, GROUP_TWO_BY_TWO(), BOARD),),
         )
     return None

@@ -5,7 +5,11 @@ from fractions import Fraction
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
-from uchuu_core.methods.method import KEY, Method, Moment, Posed, shown
+from uchuu_core.lawbook.exponents import SPLIT_NUMBER_OFF
+from uchuu_core.lawbook.factoring import TAKE_POWER_OUT
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_FACTORS
+from uchuu_core.lawbook.numbers import WORK_OUT_BRACKET
+from uchuu_core.methods.method import KEY, Method, Moment, Posed
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Relation, Sum, Term
@@ -102,21 +106,19 @@ def work(start: Expr) -> list[Moment]:
     found: list[Moment] = []
     now: Any = rebuild(start, _split)
     if now != start:
-        says = "Adding in the exponent is multiplying: take the number's share out as a factor."
-        found.append(Moment(now, "split-exponent", says))
+        says = SPLIT_NUMBER_OFF()
+        found.append(Moment(now, says))
     top, bottom = (now.numerator, now.denominator) if isinstance(now, Quotient) else (now, None)
     power, factored, number = _collected(top)
     wrap = (lambda node: node) if bottom is None else (lambda node: Quotient(node, bottom))
-    found.append(Moment(wrap(factored), "common-factor", f"Take {shown(power)} out."))
+    found.append(Moment(wrap(factored), TAKE_POWER_OUT(power)))
     collected = _multiple(number, power)
-    found.append(Moment(wrap(collected), "add-numbers", "Work out the bracket.", KEY))
+    found.append(Moment(wrap(collected), WORK_OUT_BRACKET(), KEY))
     if bottom is not None:
         below, other = _coefficient(bottom)
         if other != power:
             raise OutOfScope("The power below is another one.")
-        found.append(
-            Moment(build.number(number / below), "divide-out", f"Divide out {shown(power)}.", KEY)
-        )
+        found.append(Moment(build.number(number / below), DIVIDE_OUT_FACTORS(power), KEY))
     return found
 
 

@@ -10,6 +10,8 @@ from dataclasses import dataclass, replace
 from uchuu_core.contract import Density, Task
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.numbers import REAL, Numbers
+from uchuu_core.lawbook.law import Law
+from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import plain
 from uchuu_core.tree.nodes import Line
 
@@ -22,17 +24,21 @@ _LEAST_WEIGHT: dict[Density, int] = {"fine": RIDES_ALONG, "board": BOARD, "key":
 
 @dataclass(frozen=True, slots=True)
 class Moment:
-    """One line of work.
+    """One line of work, and what is said at it: the sentence of the law that led to it.
 
     ``weight``: 0 only at fine density, 1 on the board, 2 in a key. ``condition``: what the line
     needs to hold (“x != 0”), empty when nothing.
     """
 
     line: Line
-    law: str
-    says: str
+    says: Says
     weight: int = BOARD
     condition: str = ""
+
+    @property
+    def law(self) -> Law:
+        """The law whose sentence is said, the last of several."""
+        return self.says.law
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,7 +87,7 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
     """
     least = _LEAST_WEIGHT[density]
     written: list[Moment] = []
-    waiting: list[str] = []
+    waiting = Says()
     listed = []
     for moment in moments:
         listed.append(moment)
@@ -89,11 +95,11 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
             raise OutOfScope(f"This takes more than {MOST_MOMENTS} steps. Use a smaller problem.")
     for number, moment in enumerate(listed):
         if moment.weight < least and number < len(listed) - 1:
-            waiting.append(moment.says)
+            waiting += moment.says
             continue
-        says = " ".join(dict.fromkeys([*waiting, moment.says])) if least == BOARD else moment.says
+        says = waiting + moment.says if least == BOARD else moment.says
         written.append(replace(moment, says=says))
-        waiting = []
+        waiting = Says()
     return written
 
 

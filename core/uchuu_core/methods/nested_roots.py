@@ -6,7 +6,12 @@ from math import isqrt
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.finished import unmet_forms
-from uchuu_core.methods.method import Method, Moment, Posed, shown
+from uchuu_core.lawbook.exponents import DENOMINATOR_IS_INDEX, POWER_TO_EVERY_FACTOR
+from uchuu_core.lawbook.factoring import SQUARES_LESS
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_FACTORS
+from uchuu_core.lawbook.radicals import ROOT_OF_SQUARE_POSITIVE, ROOTS_ABOVE_GO, SQUARE_OF
+from uchuu_core.lawbook.says import in_order
+from uchuu_core.methods.method import Method, Moment, Posed
 from uchuu_core.methods.radicals import LARGEST
 from uchuu_core.methods.radicals import worked as radicals_worked
 from uchuu_core.methods.roots import power_part
@@ -114,10 +119,9 @@ def _by_square(start: Expr, non_negative: bool) -> list[Moment]:
     line = rebuild(start, squared)
     if not met:
         raise OutOfScope("No root stands over a sum with a root that is a square.")
-    says = "; ".join(f"{shown(inside)} is the square of {shown(whole)}" for inside, whole in met)
-    found = [Moment(line, "nested-root", f"Here {says}.")]
+    found = [Moment(line, in_order([SQUARE_OF(inside, whole) for inside, whole in met]))]
     taken = rebuild(line, lambda p: _square_taken(p))
-    found.append(Moment(taken, "take-root-out", "The root of a square: this number is positive."))
+    found.append(Moment(taken, ROOT_OF_SQUARE_POSITIVE()))
     return [*found, *_followed(taken, non_negative)]
 
 
@@ -153,12 +157,12 @@ def _by_roots(start: Expr, non_negative: bool) -> list[Moment]:
     line = rebuild(start, _as_root)
     if line == start:
         raise OutOfScope("No power has a fraction for its exponent.")
-    says = "The denominator of the exponent is the index of the root."
-    found = [Moment(line, "power-as-root", says)]
+    says = DENOMINATOR_IS_INDEX()
+    found = [Moment(line, says)]
     match line:
         case Power(Root() as root, exponent):  # the root first, then its power
             inner = _followed(root, non_negative)
-            found += [Moment(Power(m.line, exponent), m.law, m.says, m.weight) for m in inner]  # type: ignore[arg-type]
+            found += [Moment(Power(m.line, exponent), m.says, m.weight) for m in inner]  # type: ignore[arg-type]
             if inner:
                 line = Power(inner[-1].line, exponent)  # type: ignore[arg-type]
             return found + _raised(line, non_negative)
@@ -196,7 +200,7 @@ def _raised(line: Power, non_negative: bool) -> list[Moment]:
     end = build.product(parts_of)
     if end == line:
         return []
-    found = [Moment(end, "power-of-product", "The power goes to every factor.")]
+    found = [Moment(end, POWER_TO_EVERY_FACTOR())]
     return [*found, *_followed(end, non_negative)]
 
 
@@ -242,20 +246,19 @@ def _above_the_bar(start: Expr, _non_negative: bool) -> list[Moment]:
     common = product.numerator.gcd(below.numerator)
     if common.is_constant():
         raise OutOfScope("Nothing divides out: it stays as it is.")
-    says = f"Multiply top and bottom by {shown(conjugate)}: the roots above go."
+    says = ROOTS_ABOVE_GO(conjugate)
     found = [
         Moment(
             Quotient(
                 build.product((start.numerator, conjugate)), build.product((bottom, conjugate))
             ),
-            "rationalise",
             says,
         )
     ]
     top_tree = polynomial_tree(product.numerator, algebra)
-    says = "A sum times a difference: the squares, one less the other."
+    says = SQUARES_LESS()
     squares = Quotient(top_tree, build.product((bottom, conjugate)))
-    found.append(Moment(squares, "difference-of-squares", says))
+    found.append(Moment(squares, says))
     rest_top = product.numerator / common
     rest_below = polynomial_tree(below.numerator / common, algebra)
     new_bottom: Expr = (
@@ -265,8 +268,7 @@ def _above_the_bar(start: Expr, _non_negative: bool) -> list[Moment]:
         new_bottom = conjugate
         rest_top = -rest_top
     end = Quotient(polynomial_tree(rest_top, algebra), new_bottom)
-    divided = shown(polynomial_tree(common, algebra))
-    found.append(Moment(end, "divide-out", f"Divide out {divided}."))
+    found.append(Moment(end, DIVIDE_OUT_FACTORS(polynomial_tree(common, algebra))))
     return found
 
 

@@ -3,16 +3,19 @@
 import itertools
 from collections.abc import Iterator
 from fractions import Fraction
-from math import gcd, lcm
+from math import lcm
 
 from flint import fmpz
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
-from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, Posed, shown
+from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS, FRACTIONS_TO_LCD, MIXED_AS_IMPROPER
+from uchuu_core.lawbook.says import listed
+from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, Posed
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws import arithmetic
 from uchuu_core.moves.laws.arithmetic import written
+from uchuu_core.moves.said import worked_out as says_of
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -107,42 +110,8 @@ def exact_root(value: Fraction, index: int) -> Fraction | None:
     return found if found**index == value else None
 
 
-def _sentence(place: _Place) -> str:
-    text = shown(place.part)
-    match place.part:
-        case Power(base, Signed("-", exponent)):
-            power = Power(_turned(base) if isinstance(base, Quotient) else base, exponent)
-            above: Expr = power if isinstance(base, Quotient) else Quotient(build.ONE, power)
-            return f"{text} = {shown(above)} = {shown(place.new)}."
-        case Power(base, Quotient(top, Number() as index)) if index.is_whole:
-            root = Root(int(index.text), base)
-            above = root if top == build.ONE else Power(root, top)
-            return f"{text} = {shown(above)} = {shown(place.new)}."
-        case Quotient(Number() as top, Number() as bottom, "/") if isinstance(place.new, Quotient):
-            shared = gcd(int(top.value), int(bottom.value))
-            return f"Divide top and bottom by {shared}: {text} = {shown(place.new)}."
-    if isinstance(place.part, Sum) and len(place.part.terms) > 2:
-        before, after = place.part.terms, build.terms_of(place.new)
-        changed = [n for n in range(len(after)) if before[n] != after[n]] or [len(after)]
-        start = changed[0]
-        text = shown(build.total(before[start : start + 2]))
-        result = shown(build.total(after[start : start + 1]))
-    elif isinstance(place.part, Product) and len(place.part.factors) > 2:
-        text = shown(build.product(place.part.factors[:2]))
-        result = shown(build.factors_of(place.new)[0])
-    else:
-        result = shown(place.new)
-    return f"{text} = {result}."
-
-
-def _turned(node: Quotient) -> Expr:
-    if node.numerator == build.ONE:
-        return node.denominator
-    return Quotient(node.denominator, node.numerator)
-
-
-def _stretched(node: Sum, factor: int) -> Sum | None:
-    """Return *node* with its first two fractions over a common denominator, None if not needed."""
+def _stretched(node: Sum) -> tuple[Sum, int] | None:
+    """Return *node* with its first two fractions over their LCD, and it; None if not needed."""
     values = [numeral(term.body) for term in node.terms]
     for place, (a, b) in enumerate(itertools.pairwise(values)):
         if a is None or b is None:
@@ -157,7 +126,7 @@ def _stretched(node: Sum, factor: int) -> Sum | None:
             top = abs(value.numerator) * (common // value.denominator)
             sign = old.sign if value >= 0 else build.OPPOSITE[old.sign]
             terms[place + offset] = Term(sign, Quotient(Number(str(top)), Number(str(common))))
-        return Sum(tuple(terms)) if factor else None
+        return Sum(tuple(terms)), common
     return None
 
 
@@ -170,10 +139,10 @@ def moments(line: Line) -> Iterator[Moment]:
     now: Expr = line  # type: ignore[assignment]
     if any(isinstance(part, Mixed) for _, part in walk(now)) and not isinstance(now, Mixed):
         now = rebuild(now, _improper)
-        yield Moment(now, "improper-fraction", "Mixed numbers become improper fractions.", BOARD)
+        yield Moment(now, MIXED_AS_IMPROPER(), BOARD)
     if _has_decimals(now) and any(_is_unusual_power(part) for _, part in walk(now)):
         now = fractions_for_decimals(now)  # type: ignore[assignment]
-        yield Moment(now, "decimal-as-fraction", "Write decimals as common fractions.")
+        yield Moment(now, DECIMALS_AS_FRACTIONS())
     now = rebuild(now, _fractions_together)
     decimals = _has_decimals(now)
     while True:
@@ -185,11 +154,11 @@ def moments(line: Line) -> Iterator[Moment]:
         if not decimals:
             yield from _common_denominators(now, chosen)
         for number, place in enumerate(chosen):
+            says = says_of(now, place.path, place.part, place.new)
             now = replace_at(now, place.path, _fitting(place.new, decimals))  # type: ignore[assignment]
             now = _tidy(now)
             last = number == len(chosen) - 1
-            says = _sentence(place)
-            yield Moment(now, place.law, says, BOARD if last else RIDES_ALONG)
+            yield Moment(now, says, BOARD if last else RIDES_ALONG)
     if numeral(build.without_brackets(now)) is None:
         raise OutOfScope(
             "This expression cannot be worked out to one number by whole steps: "
@@ -222,17 +191,13 @@ def _common_denominators(now: Expr, chosen: list[_Place]) -> Iterator[Moment]:
     commons = []
     for place in chosen:
         part = build.without_brackets(place.part)
-        new = _stretched(part, 1) if isinstance(part, Sum) else None
+        new = _stretched(part) if isinstance(part, Sum) else None
         if new is not None:
-            stretched = replace_at(stretched, place.path, new)  # type: ignore[assignment]
-            commons.append(new)
+            stretched = replace_at(stretched, place.path, new[0])  # type: ignore[assignment]
+            commons.append(new[1])
     if commons:
-        yield Moment(
-            stretched,
-            "common-denominator",
-            "Bring the fractions to their least common denominator.",
-            BOARD,
-        )
+        below = listed(commons)
+        yield Moment(stretched, FRACTIONS_TO_LCD(below), BOARD)
 
 
 def _is_unusual_power(part: Line) -> bool:

@@ -5,10 +5,30 @@ from collections.abc import Iterator
 from uchuu_core import limits
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed, shown
+from uchuu_core.lawbook.expanding import (
+    BRACKETS_LEFT_OUT,
+    DIVIDE_EVERY_TERM_OF_TOP,
+    EVERY_TERM_BY_EVERY_TERM_OF,
+    MINUS_CHANGES_EVERY_SIGN,
+    MINUS_CHANGES_SIGNS_IN,
+    MULTIPLY_EVERY_TERM_OF,
+    PASCAL,
+    WRITE_POWER_AS_PRODUCT,
+)
+from uchuu_core.lawbook.exponents import POWERS_OF_A_LETTER
+from uchuu_core.lawbook.numbers import (
+    ADDING_NEGATIVE,
+    TAKING_AWAY_NEGATIVE,
+    WORK_POWERS_OUT,
+    WORK_PRODUCTS_OUT,
+    WORK_QUOTIENTS_OUT,
+)
+from uchuu_core.lawbook.says import Says, listed
+from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
+from uchuu_core.moves.said import collected_says
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -38,16 +58,18 @@ _OPENING = (
     arithmetic.DIVIDE,
 )
 _SENTENCES = {
-    "minus-negative-is-plus": "Taking away a negative is adding.",
-    "plus-negative-is-minus": "Adding a negative is taking away.",
-    "multiply-into-bracket": "Multiply every term of {}.",
-    "multiply-brackets": "Multiply every term by every term: {}.",
-    "take-minus-into-bracket": "The minus changes every sign in {}.",
-    "divide-each-term": "Divide every term of the top: {}.",
-    "work-out-power": "Work out {}.",
-    "multiply-numbers": "Work out {}.",
-    "divide-numbers": "Work out {}.",
+    signs.MINUS_NEGATIVE: TAKING_AWAY_NEGATIVE,
+    signs.PLUS_NEGATIVE: ADDING_NEGATIVE,
+    arithmetic.POWER: WORK_POWERS_OUT,
+    expanding.MULTIPLY_BRACKETS: EVERY_TERM_BY_EVERY_TERM_OF,
+    expanding.INTO_BRACKET: MULTIPLY_EVERY_TERM_OF,
+    expanding.MINUS_INTO_BRACKET: MINUS_CHANGES_SIGNS_IN,
+    expanding.SPLIT_FRACTION: DIVIDE_EVERY_TERM_OF_TOP,
+    arithmetic.MULTIPLY: WORK_PRODUCTS_OUT,
+    arithmetic.DIVIDE: WORK_QUOTIENTS_OUT,
 }
+MOST_NAMED = 3
+"""So many of the parts that a law met are named in its sentence."""
 
 
 def flattened(node: Expr) -> Expr:
@@ -124,32 +146,33 @@ def expansions(line: Line, weight: int = BOARD) -> Iterator[Moment]:
     powers = rebuild(now, _high_power)
     if powers != now:
         now = powers
-        says = "Multiply the bracket by itself again and again; Pascal's triangle has the coefficients."
-        yield Moment(now, "power-of-binomial", says, weight)
+        says = PASCAL()
+        yield Moment(now, says, weight)
     written_out = rebuild(now, _power_as_product)
     if written_out != now:
         now = rebuild(written_out, _signs_joined)
-        yield Moment(now, "power-as-product", "Write the power as a product.", weight)
+        yield Moment(now, WRITE_POWER_AS_PRODUCT(), weight)
     for _ in range(40):
         for law in _OPENING:
-            new, says = _by_law(now, law)
-            if new != now:
+            new, said = _by_law(now, law)
+            if new != now and said is not None:
                 now = new
-                yield Moment(now, law.key, says, weight)
+                yield Moment(now, said, weight)
                 break
         else:
             return
 
 
-def _by_law(now: Line, law: Move) -> tuple[Line, str]:
+def _by_law(now: Line, law: Move) -> tuple[Line, Says | None]:
+    sentence = _SENTENCES[law]
     if law.function is None:
         for step in law.apply(now):
-            return step.result, _SENTENCES[law.key]
-        return now, ""
+            return step.result, sentence()
+        return now, None
     new, met = opened(now, law)  # type: ignore[arg-type]
     if not met:
-        return now, ""
-    return flattened(new), _SENTENCES[law.key].format(", ".join(shown(part) for part in met[:3]))
+        return now, None
+    return flattened(new), sentence(listed(met[:MOST_NAMED]))
 
 
 def _bare_terms(part: Line) -> Line:
@@ -169,6 +192,15 @@ def open_subtracted(line: Line) -> Line:
     return rebuild(line, _bare_terms)  # type: ignore[no-any-return]
 
 
+def said_of_opening(line: Line) -> Says:
+    """Say how brackets without a factor are opened in *line*."""
+    subtracted = any(
+        isinstance(part, Sum) and any(t.sign == "-" and isinstance(t.body, Sum) for t in part.terms)
+        for _, part in walk(line)
+    )
+    return MINUS_CHANGES_EVERY_SIGN() if subtracted else BRACKETS_LEFT_OUT()
+
+
 def moments(line: Line) -> Iterator[Moment]:
     """Yield the lines that expand an expression and collect its like terms."""
     now: Line = line
@@ -177,27 +209,18 @@ def moments(line: Line) -> Iterator[Moment]:
         yield moment
     new = open_subtracted(now)
     if new != now:
-        now = new
-        yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+        says, now = said_of_opening(now), new
+        yield Moment(now, says)
     joined_powers = flattened(now)  # type: ignore[arg-type]
     if joined_powers != now:
         now = joined_powers
-        yield Moment(now, "same-base", "Multiply powers of a letter: add the exponents.")
+        yield Moment(now, POWERS_OF_A_LETTER())
     if any(isinstance(f, Sum) for _, p in walk(now) for f in getattr(p, "factors", ())):
         raise OutOfScope("This is too long to be written out. Use fewer brackets.")
     if isinstance(now, Sum):
         joined = expanding.collected(now)
         if joined != now:
-            yield Moment(joined, "collect-like-terms", _collected_says(now), KEY)
-
-
-def _collected_says(node: Sum) -> str:
-    groups: dict[str, list[Expr]] = {}
-    for term in node.terms:
-        _, rest = expanding.coefficient_and_rest(term.body)
-        groups.setdefault(shown(rest), []).append(build.total((term,)))
-    joined = [shown(build.add(*parts)) for parts in groups.values() if len(parts) > 1]
-    return f"Collect like terms: {'; '.join(joined)}." if joined else "Collect like terms."
+            yield Moment(joined, collected_says(now), KEY)
 
 
 def _refusal(posed: Posed) -> str | None:

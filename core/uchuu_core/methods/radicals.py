@@ -10,8 +10,35 @@ from flint import fmpz
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.lawbook.fractions import (
+    DIVIDE_OUT_COMMON,
+    DIVIDE_OUT_OF_EVERY_TERM,
+    MINUS_TO_THE_TOP,
+    NOTHING_LEFT_BELOW,
+)
+from uchuu_core.lawbook.radicals import (
+    ADD_COEFFICIENTS,
+    BY_THE_CONJUGATE,
+    CONJUGATES_BELOW,
+    IN_PRIMES,
+    IS_A_POWER,
+    LARGEST_POWER_FACTOR,
+    MAKE_POWER_BELOW,
+    MAKE_SQUARE_BELOW,
+    MULTIPLY_OUT,
+    POWERS_FIRST,
+    QUOTIENT_OF_ROOTS,
+    RATIONALISE_BY,
+    ROOT_OF_QUOTIENT_SPLIT,
+    ROOT_OF_SQUARE_ABSOLUTE,
+    ROOT_TIMES_ITSELF,
+    TAKE_OUT,
+    TAKE_OUT_ABSOLUTE,
+    UNDER_ONE_ROOT,
+)
+from uchuu_core.lawbook.says import Says, in_order
 from uchuu_core.methods.fractions_in_letters import ONE, InFactors, Product, in_factors
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment
 from uchuu_core.methods.roots import (
     Roots,
     RootTerm,
@@ -59,12 +86,12 @@ class Radicals:
         self.moments: list[Moment] = []
         self.techniques: set[str] = set()
 
-    def _write(self, line: Expr, law: str, says: str, weight: int = BOARD) -> None:
+    def _write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
         self.end = line
         whole = self._wrap(line)
         if whole != self.now:
             self.now = whole
-            self.moments.append(Moment(whole, law, says, weight))
+            self.moments.append(Moment(whole, says, weight))
 
     def _is_safe(self, polynomial: Any) -> bool:
         return self._assumes or polynomial in self._known
@@ -84,8 +111,8 @@ class Radicals:
                 return
             case Root(index, Quotient(top, bottom, _)):
                 given = Quotient(Root(index, top), Root(index, bottom))
-                says = "The root of a quotient is the quotient of the roots."
-                self._write(given, "root-of-quotient", says)
+                says = ROOT_OF_QUOTIENT_SPLIT()
+                self._write(given, says)
         if isinstance(given, Quotient) and _has_root_below(given):
             self._fraction(given)
             return
@@ -110,11 +137,11 @@ class Radicals:
         above = self.algebra.function(build.product((top, bottom))).numerator
         number, factors = integer_factors(above, self.algebra)
         inside = product_tree(int(number), factors, self.algebra)
-        says = f"Stretch the fraction by {shown(bottom)}: the denominator is a square then."
-        self._write(Root(2, Quotient(inside, Power(bottom, Number("2")))), "root-of-fraction", says)
-        says = f"The root of a square is an absolute value: {shown(bottom)} may be negative."
+        says = MAKE_SQUARE_BELOW(bottom)
+        self._write(Root(2, Quotient(inside, Power(bottom, Number("2")))), says)
+        says = ROOT_OF_SQUARE_ABSOLUTE(bottom)
         root: Expr = Root(2, inside)
-        self._write(Quotient(root, Absolute(bottom)), "take-root-out", says)
+        self._write(Quotient(root, Absolute(bottom)), says)
         simpler = Radicals(
             root, self.school, self.algebra, self._assumes,
             lambda part: self._wrap(Quotient(part, Absolute(bottom))),
@@ -147,15 +174,13 @@ class Radicals:
     def _sum(self, value: Roots, wrap: Wrap, is_given: bool = False) -> Roots:
         """Multiply, split, take out, collect; *wrap* writes the part into the whole."""
         if is_given and _multiplies(self._given):
-            says = "Roots with one index go under one root: multiply the radicands."
-            self._write(wrap(value.tree()), "multiply-roots", says)
+            says = ROOT_TIMES_ITSELF() if _is_root_squared(self._given) else UNDER_ONE_ROOT()
+            self._write(wrap(value.tree()), says)
         elif is_given and any(
             isinstance(p, Root) and isinstance(p.radicand, Quotient) for p in parts(self._given)
         ):
-            says = (
-                "Stretch the fraction, so that the denominator is a perfect power, and take it out."
-            )
-            self._write(wrap(value.tree()), "root-of-fraction", says)
+            says = MAKE_POWER_BELOW()
+            self._write(wrap(value.tree()), says)
         simplest = value.simplest(self._is_safe)
         if simplest != value:
             self.techniques.add(LARGEST)
@@ -169,49 +194,45 @@ class Radicals:
             says = self._split_says(value)
             is_exact = all(t.inside == ONE for t in simplest.terms) and not self.algebra.names
             weight = RIDES_ALONG if is_exact else BOARD
-            self._write(wrap(line), "split-radicand", says, weight)
-            says = f"Take the {_ordinal(value.index)}s out of the root."
-            if any(term.absolute for term in simplest.terms):
-                says += " The root of a square is an absolute value: the letter may be negative."
+            self._write(wrap(line), says, weight)
+            is_absolute = any(term.absolute for term in simplest.terms)
+            says = (TAKE_OUT_ABSOLUTE if is_absolute else TAKE_OUT)(_ordinal(value.index))
             value = simplest
-            self._write(wrap(value.tree()), "take-root-out", says)
+            self._write(wrap(value.tree()), says)
         if value.collected() != value:
             value = value.collected()
-            says = "Like radicals are joined by their coefficients."
-            self._write(wrap(value.tree()), "collect-like-radicals", says, KEY)
+            says = ADD_COEFFICIENTS()
+            self._write(wrap(value.tree()), says, KEY)
         return value
 
     def _opens(self, inside: Product, index: int) -> bool:
         outside, absolute, _ = taken_out(inside, index, self._is_safe)
         return outside != ONE or bool(absolute)
 
-    def _split_says(self, value: Roots) -> str:
-        said = []
+    def _split_says(self, value: Roots) -> Says:
+        said: list[Says] = []
         kind = _ordinal(value.index)
         for term in value.terms:
             inside = term.inside
             if not self._opens(inside, value.index):
                 continue
-            text = shown(inside.tree(self.algebra))
+            number = inside.tree(self.algebra)
             outside, rest = power_part(abs(inside.number), value.index)
             if self.school == PRIMES:
-                said.append(
-                    f"{text} is written in single factors: groups of {value.index} come out"
-                )
+                said.append(IN_PRIMES(number, value.index))
             elif [n for _, n in inside.factors] == [value.index] and abs(inside.number) == 1:
                 polynomial = polynomial_tree(inside.polynomial(self.algebra), self.algebra)
                 root = polynomial_tree(inside.factors[0][0], self.algebra)
-                said.append(f"{shown(polynomial)} is the {kind} of {shown(root)}")
+                said.append(IS_A_POWER(polynomial, kind, root))
             elif inside.factors:
-                written = shown(split(inside, value.index, self.algebra, in_primes=False))
-                said.append(f"{text} = {written}, the {kind}s first")
+                written = split(inside, value.index, self.algebra, in_primes=False)
+                said.append(POWERS_FIRST(number, written, kind))
             elif rest == 1:
-                said.append(f"{text} is the {kind} of {outside}")
+                said.append(IS_A_POWER(number, kind, outside))
             else:
                 power = outside**value.index
-                said.append(f"{text} = {power} · {rest}, and {power} is the largest {kind} in it")
-        text = "; ".join(dict.fromkeys(said))
-        return f"Here {text}." if text[:1].isalpha() else f"{text}."
+                said.append(LARGEST_POWER_FACTOR(number, power, rest, kind))
+        return in_order(said)
 
     # a root below the bar
 
@@ -220,8 +241,8 @@ class Radicals:
         bottom = roots_of_tree(given.denominator, self.algebra)
         joined = _under_one_root(top, bottom)
         if joined is not None:
-            says = "A quotient of roots is the root of the quotient."
-            self._write(joined.tree(), "divide-roots", says)
+            says = QUOTIENT_OF_ROOTS()
+            self._write(joined.tree(), says)
             self._sum(joined, _itself)
             return
         stays = bottom.simplest(self._is_safe).holds_root
@@ -240,19 +261,15 @@ class Radicals:
         multiplier = self._multiplier(bottom)
         times = multiplier.tree()
         is_single = len(bottom.terms) == 1
-        says = (
-            f"Multiply top and bottom by {shown(times)}: the root below goes."
-            if is_single
-            else f"Multiply top and bottom by the conjugate {shown(times)}."
-        )
+        says = RATIONALISE_BY(times) if is_single else BY_THE_CONJUGATE(times)
         above = times if top.is_one else build.product((top.tree(), times))
-        self._write(Quotient(above, build.product((bottom.tree(), times))), "rationalise", says)
+        self._write(Quotient(above, build.product((bottom.tree(), times))), says)
         self.techniques |= {COMBINE, SIMPLIFY} if is_single else {CONJUGATE}
         new_bottom = bottom.times(multiplier).simplest(self._is_safe).collected()
         if not is_single and self._divides_out(top, new_bottom, multiplier):
             return
         new_top = top.times(multiplier)
-        self._write(_over(new_top.tree(), new_bottom), "multiply-roots", "Multiply out.")
+        self._write(_over(new_top.tree(), new_bottom), MULTIPLY_OUT())
         new_top = self._sum(new_top, lambda part: _over(part, new_bottom))
         self._finished(*self._divided(new_top, new_bottom))
 
@@ -266,16 +283,16 @@ class Radicals:
         if not any(not isinstance(factor, int) for factor in shared):
             return False
         times = multiplier.tree()
-        says = "Below, sum times difference is a difference of squares."
+        says = CONJUGATES_BELOW()
         line = Quotient(
             build.product((polynomial_tree(above, self.algebra), times)),
             polynomial_tree(below, self.algebra),
         )
-        self._write(line, "multiply-roots", says)
+        self._write(line, says)
         end = build.product(p for p in (lowest.top.tree(self.algebra), times) if p != build.ONE)
         under = lowest.bottom.tree(self.algebra)
         line_end = end if under == build.ONE else Quotient(end, under)
-        self._write(line_end, "divide-out", "Divide out the common factor.", KEY)
+        self._write(line_end, DIVIDE_OUT_COMMON(), KEY)
         return True
 
     def _multiplier(self, bottom: Roots) -> Roots:
@@ -294,10 +311,8 @@ class Radicals:
         number, factors = common_factor((top, bottom))
         if number > 1 or factors:
             top, bottom = (over(side, number, factors) for side in (top, bottom))
-            listed = shown(Product(number, factors).tree(self.algebra))
-            self._write(
-                _over(top.tree(), bottom), "divide-out", f"Divide {listed} out of every term.", KEY
-            )
+            shared = Product(number, factors).tree(self.algebra)
+            self._write(_over(top.tree(), bottom), DIVIDE_OUT_OF_EVERY_TERM(shared), KEY)
         return top, bottom
 
     def _finished(self, top: Roots, bottom: Roots) -> None:
@@ -308,8 +323,18 @@ class Radicals:
                 for side in (top, bottom)
             )
         line = _over(top.tree(), bottom)
-        says = "Nothing is left below." if bottom.is_one else "Take the minus below to the top."
-        self._write(line, "divide-out", says, KEY)
+        says = NOTHING_LEFT_BELOW() if bottom.is_one else MINUS_TO_THE_TOP()
+        self._write(line, says, KEY)
+
+
+def _is_root_squared(given: Expr) -> bool:
+    match given:
+        case ProductNode((Root(2, inside), Root(2, other)), _):
+            return inside == other
+        case Power(Root(2), Number("2")):
+            return True
+        case _:
+            return False
 
 
 def _multiplies(given: Expr) -> bool:

@@ -6,6 +6,23 @@ from typing import Any
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.lawbook.expanding import COLLECT_ON_TOP, COLLECT_TERMS, NOTHING_LEFT_ON_TOP
+from uchuu_core.lawbook.exponents import ONE_OVER_THE_POWER
+from uchuu_core.lawbook.fractions import (
+    BARS_GO,
+    DIVIDE_OUT_AND_MULTIPLY,
+    DIVIDE_OUT_FACTORS,
+    FACTOR_ALL_BELOW,
+    FACTOR_BELOW,
+    FACTOR_BOTH,
+    FACTOR_EVERY_TOP_AND_BOTTOM,
+    MINUS_IN_FRONT,
+    TAKE_MINUS_ONE_OUT,
+    TOP_AND_BOTTOM_BY_LCD,
+    TOPS_OVER_ONE_DENOMINATOR,
+)
+from uchuu_core.lawbook.numbers import DIVIDING_IS_RECIPROCAL, FRACTIONS_TO_LCD, MULTIPLY_TOPS
+from uchuu_core.lawbook.says import Listed, Says, listed
 from uchuu_core.methods.fractions_in_letters import (
     ONE,
     InFactors,
@@ -18,7 +35,7 @@ from uchuu_core.methods.fractions_in_letters import (
 from uchuu_core.methods.fractions_in_letters import (
     Product as Factored,
 )
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment, shown
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment
 from uchuu_core.methods.polynomials import expansions
 from uchuu_core.methods.rational_shapes import (
     Chain,
@@ -90,16 +107,16 @@ class Rational:
         """
         start = rebuild(self.now, without_negative_exponent)
         if start != self.now:
-            says = "A negative exponent means one over the power."
-            self._write(start, "negative-exponent", says, BOARD)
+            says = ONE_OVER_THE_POWER()
+            self._write(start, says, BOARD)
         self._combined(as_product(start), lambda part: part)
 
-    def _write(self, line: Expr, law: str, says: str, weight: int = BOARD) -> None:
+    def _write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
         if self._written:
             line = rebuild(line, lambda part: self._written.get(part, part))
         if line != self.now:
             self.now = line
-            self.moments.append(Moment(line, law, says, weight))
+            self.moments.append(Moment(line, says, weight))
 
     # one expression
 
@@ -137,13 +154,15 @@ class Rational:
         node = self._without_powers(node, wrap)
         factored = fraction.tree(self.algebra)
         if unordered(factored) != unordered(node):
-            says = "Factor top and bottom."
-            self._write(wrap(factored), "factor-top-and-bottom", says)
-        listed = ", ".join(shown(shown_factor(f, self.algebra)) for f in shared)
-        says = f"Divide out {listed}." if shared else "Take the minus in front."
+            says = FACTOR_BOTH()
+            self._write(wrap(factored), says)
+        says = DIVIDE_OUT_FACTORS(self._listed(shared)) if shared else MINUS_IN_FRONT()
         tree = lowest.end_tree(self.algebra)
-        self._write(wrap(tree), "divide-out", says, KEY)
+        self._write(wrap(tree), says, KEY)
         return lowest, tree
+
+    def _listed(self, shared: list[Any]) -> Listed:
+        return listed(shown_factor(factor, self.algebra) for factor in shared)
 
     def _without_powers(self, node: Expr, wrap: Wrap) -> Expr:
         """Expand and collect a top that is a sum with powers or products of brackets."""
@@ -154,9 +173,9 @@ class Rational:
             return node
         for moment in expansions(top):
             line = wrap(Quotient(moment.line, below))  # type: ignore[arg-type]
-            self._write(line, moment.law, moment.says)
+            self._write(line, moment.says)
         collected = polynomial_tree(self.algebra.function(top).numerator, self.algebra)
-        self._write(wrap(Quotient(collected, below)), "collect-like-terms", "Collect like terms.")
+        self._write(wrap(Quotient(collected, below)), COLLECT_TERMS())
         return Quotient(collected, below)
 
     def _with_factored_denominator(self, node: Expr, lowest: InFactors, wrap: Wrap) -> Expr:
@@ -166,9 +185,7 @@ class Rational:
         tree = Quotient(node.numerator, lowest.bottom.tree(self.algebra))
         if isinstance(tree.denominator, Sum):
             return node
-        self._write(
-            wrap(tree), "factor-denominator", "Factor the denominator; nothing divides out.", KEY
-        )
+        self._write(wrap(tree), FACTOR_BELOW(), KEY)
         return tree
 
     # products and quotients
@@ -197,19 +214,16 @@ class Rational:
             turned = [self._turned(part) if below else part for part, below in ready]
             turned = [part for part in turned if part != build.ONE] or [build.ONE]
             line = wrap(times(turned))
-            self._write(
-                line, "multiply-by-reciprocal", "Dividing is multiplying by the reciprocal."
-            )
+            self._write(line, DIVIDING_IS_RECIPROCAL())
         shared_factors = _product_of(fractions).divided_out()[1]
         trees = [fraction.tree(self.algebra, shared_factors) for fraction in fractions]
         if len(trees) > 1:
             line = wrap(times([tree for tree in trees if tree != build.ONE]))
-            self._write(line, "factor-everything", "Factor every top and bottom.", BOARD)
+            self._write(line, FACTOR_EVERY_TOP_AND_BOTTOM(), BOARD)
         lowest, shared = _product_of(fractions).divided_out()
         tree = lowest.end_tree(self.algebra)
-        listed_factors = ", ".join(shown(shown_factor(f, self.algebra)) for f in shared)
-        says = f"Divide out {listed_factors}; multiply what is left." if shared else "Multiply."
-        self._write(wrap(tree), "divide-out", says, KEY)
+        says = DIVIDE_OUT_AND_MULTIPLY(self._listed(shared)) if shared else MULTIPLY_TOPS()
+        self._write(wrap(tree), says, KEY)
         return lowest, tree
 
     def _fraction(self, part: Expr, is_below: bool) -> InFactors:
@@ -240,9 +254,7 @@ class Rational:
             return self._polynomial(node, wrap)
         if any(f.bottom.number < 0 for _, f in fractions):
             line = self._total([(s, f.tree(self.algebra)) for s, f in signed])
-            self._write(
-                wrap(line), "opposite-factors", "Take −1 out, so that the factors are the same."
-            )
+            self._write(wrap(line), TAKE_MINUS_ONE_OUT())
         elif any(len(f.bottom.factors) > 1 or has_power(f) for _, f in signed) and any(
             isinstance(getattr(body, "denominator", None), Sum) for _, body in terms
         ):
@@ -252,7 +264,7 @@ class Rational:
                     for (s, b), (_, f) in zip(terms, signed, strict=True)
                 ]
             )
-            self._write(wrap(line), "factor-denominators", "Factor the denominators.", BOARD)
+            self._write(wrap(line), FACTOR_ALL_BELOW(), BOARD)
         return self._over(common, signed, wrap)
 
     def _simple_terms(self, node: Sum, wrap: Wrap) -> list[tuple[str, Expr]]:
@@ -280,10 +292,10 @@ class Rational:
     def _polynomial(self, node: Sum, wrap: Wrap) -> Step:
         """Expand and collect a sum without denominators."""
         for moment in expansions(node):
-            self._write(wrap(moment.line), moment.law, moment.says, RIDES_ALONG)  # type: ignore[arg-type]
+            self._write(wrap(moment.line), moment.says, RIDES_ALONG)  # type: ignore[arg-type]
         polynomial = self.algebra.function(node).numerator
         tree = polynomial_tree(polynomial, self.algebra)
-        self._write(wrap(tree), "collect-like-terms", "Collect like terms.", KEY)
+        self._write(wrap(tree), COLLECT_TERMS(), KEY)
         return in_factors(polynomial, self.algebra), tree
 
     def _over(self, common: Factored, signed: list[tuple[str, InFactors]], wrap: Wrap) -> Step:
@@ -291,18 +303,15 @@ class Rational:
         wide = [(sign, stretched(fraction, common, self.algebra)) for sign, fraction in signed]
         if any(fraction.bottom != common for _, fraction in signed):
             line = self._total([(sign, Quotient(top, below)) for sign, top in wide])
-            says = f"The least common denominator is {shown(below)}: stretch each fraction to it."
-            self._write(wrap(line), "common-denominator", says)
+            self._write(wrap(line), FRACTIONS_TO_LCD(below))
         one = self._total(wide)
-        self._write(
-            wrap(Quotient(one, below)), "one-numerator", "Write one numerator; brackets stay."
-        )
+        self._write(wrap(Quotient(one, below)), TOPS_OVER_ONE_DENOMINATOR())
         for moment in expansions(one):
             line = wrap(Quotient(moment.line, below))  # type: ignore[arg-type]
-            self._write(line, moment.law, moment.says, RIDES_ALONG)
+            self._write(line, moment.says, RIDES_ALONG)
         polynomial = self.algebra.function(one).numerator
         if polynomial.is_zero():
-            self._write(wrap(build.ZERO), "collect-like-terms", "Nothing is left on top.", KEY)
+            self._write(wrap(build.ZERO), NOTHING_LEFT_ON_TOP(), KEY)
             return InFactors(Factored(0, ()), ONE), build.ZERO
         top = polynomial_tree(polynomial, self.algebra)
         if unordered(top) == unordered(one):
@@ -310,7 +319,7 @@ class Rational:
         tree = Quotient(top, below)
         if isinstance(top, Signed):
             tree = build.negative(Quotient(top.body, below))  # type: ignore[assignment]
-        self._write(wrap(tree), "collect-like-terms", "Collect like terms on top.", KEY)
+        self._write(wrap(tree), COLLECT_ON_TOP(), KEY)
         fraction = in_factors(polynomial, self.algebra).times(InFactors(ONE, common))
         lowest, shared = fraction.divided_out()
         if not shared:
@@ -331,8 +340,8 @@ class Rational:
             build.product(p for p in (node.numerator, factor) if p != build.ONE),
             build.product((node.denominator, factor)),
         )
-        says = f"Multiply top and bottom by {shown(factor)}, the LCD of all fractions in it."
-        self._write(wrap(line), "multiply-by-lcd", says)
+        says = TOP_AND_BOTTOM_BY_LCD(factor)
+        self._write(wrap(line), says)
         unworked, tops = [], []
         for side in (node.numerator, node.denominator):
             plain_side = fraction_in_factors(side, self.algebra)
@@ -345,10 +354,10 @@ class Rational:
             tops.append(polynomial_tree(scaled, self.algebra))
             unworked.append(self._term_by_term(side, common))
         tree = Quotient(unworked[0], unworked[1])
-        self._write(wrap(tree), "multiply-by-lcd", "Every term loses its denominator.")
+        self._write(wrap(tree), BARS_GO())
         if unordered(tree) != unordered(Quotient(tops[0], tops[1])):
             tree = Quotient(tops[0], tops[1])
-            self._write(wrap(tree), "collect-like-terms", "Open the brackets and collect.")
+            self._write(wrap(tree), COLLECT_TERMS())
         found = fraction_in_factors(tree, self.algebra)
         assert found is not None
         return self._reduced(found, tree, wrap)

@@ -12,6 +12,24 @@ from uchuu_core.kernel.features import INFINITY, MINUS_INFINITY, Features, featu
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.written import tree_of
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_STAYS_EXCLUDED, FACTOR_BOTH, ONE_FRACTION
+from uchuu_core.lawbook.functions import (
+    DIVIDE_SHIFTS,
+    DIVIDE_TOP_BY_BOTTOM,
+    EQUAL_DEGREES,
+    HOLE_AT,
+    LOWER_ON_TOP,
+    MUST_NOT_BE_ZERO,
+    NOTHING_BECOMES_ZERO,
+    OBLIQUE,
+    ONLY_HIGHEST_POWERS,
+    PUT_ZERO_IN,
+    STAYS_BELOW,
+    TOP_NEVER_ZERO,
+    TOP_ZERO,
+    ZERO_IS_EXCLUDED,
+)
+from uchuu_core.lawbook.says import listed
 from uchuu_core.methods.fractions_in_letters import fraction_in_factors
 from uchuu_core.methods.method import KEY, Method, Moment, Posed, shown
 from uchuu_core.methods.written import polynomial_tree
@@ -79,9 +97,9 @@ class _Study:
         if fraction is None:
             f = self.features
             now = self._over(polynomial(f.top, self.unknown), f.bottom)
-            says = "Write it as one fraction."
+            says = ONE_FRACTION()
             if now != self.given:
-                yield Moment(now, "one-numerator", says)
+                yield Moment(now, says)
             fraction = fraction_in_factors(now, algebra)
         yield self._domain()
         if fraction is None:
@@ -89,13 +107,12 @@ class _Study:
         lowest, shared = fraction.divided_out()
         factored = fraction.tree(algebra)
         if factored != now and (shared or _is_product(factored)):
-            says = "Factor top and bottom."
+            says = FACTOR_BOTH()
             now = factored
-            yield Moment(now, "factor-top-and-bottom", says)
+            yield Moment(now, says)
         if shared:
-            listed = ", ".join(shown(written) for written in self._listed(shared))
-            says = f"Divide out {listed}; the excluded values stay excluded."
-            yield Moment(lowest.tree(algebra), "divide-out", says, KEY)
+            says = DIVIDE_OUT_STAYS_EXCLUDED(listed(self._listed(shared)))
+            yield Moment(lowest.tree(algebra), says, KEY)
 
     def _listed(self, shared: list[object]) -> list[Expr]:
         algebra = ring((self.unknown,))
@@ -112,11 +129,11 @@ class _Study:
     def _domain(self) -> Moment:
         excluded = self.features.excluded
         if not excluded:
-            says = "Nothing below a bar becomes zero: every number may be put in."
-            return Moment(Feature("domain", (Outcome("all real numbers"),)), "domain", says)
+            says = NOTHING_BECOMES_ZERO()
+            return Moment(Feature("domain", (Outcome("all real numbers"),)), says)
         items = tuple(Relation(self.letter, "!=", written_number(x)) for x in excluded)
-        says = "A denominator must not be zero."
-        return Moment(Feature("domain", items), "domain", says, KEY)
+        says = MUST_NOT_BE_ZERO()
+        return Moment(Feature("domain", items), says, KEY)
 
     def _breaks(self) -> Iterator[Moment]:
         f = self.features
@@ -130,13 +147,13 @@ class _Study:
             )
             label = "hole" if len(points) == 1 else "holes"
             places = ", ".join(f"{self.unknown} = {shown(p.x)}" for p in points)
-            says = f"The factor divides out completely at {places}: a hole, at the height of the reduced form."
-            yield Moment(Feature(label, points), "hole", says, KEY)
+            says = HOLE_AT(places)
+            yield Moment(Feature(label, points), says, KEY)
         if f.vertical:
             items = tuple(Relation(self.letter, "=", written_number(x)) for x in f.vertical)
             label = "vertical asymptote" if len(items) == 1 else "vertical asymptotes"
-            says = "What stays below and becomes zero there makes an asymptote."
-            yield Moment(Feature(label, items), "vertical-asymptote", says, KEY)
+            says = STAYS_BELOW()
+            yield Moment(Feature(label, items), says, KEY)
 
     def _asymptotes(self) -> Iterator[Moment]:
         f = self.features
@@ -145,27 +162,23 @@ class _Study:
             return
         top, bottom = f.top.degree(), f.bottom.degree()
         if f.horizontal is not None:
-            says = "The degree is lower on top: the line y = 0."
+            says = LOWER_ON_TOP()
             if top == bottom:
                 lead = [shown(build.number_of(p[p.degree()])) for p in (f.top, f.bottom)]
-                says = (
-                    f"Equal degrees: the ratio of the leading coefficients, {lead[0]} to {lead[1]}."
-                )
+                says = EQUAL_DEGREES(top=lead[0], bottom=lead[1])
             line = Relation(y, "=", written_number(f.horizontal))
-            yield Moment(
-                Feature("horizontal asymptote", (line,)), "horizontal-asymptote", says, KEY
-            )
+            yield Moment(Feature("horizontal asymptote", (line,)), says, KEY)
         if f.shift is not None and top == bottom and self._shifted() != self.given:
-            says = "Divide: the shifts are read off."
-            yield Moment(self._shifted(), "polynomial-division", says)
+            says = DIVIDE_SHIFTS()
+            yield Moment(self._shifted(), says)
         if f.horizontal is None:
             divided = self._divided()
-            says = "Divide top by bottom; the fraction that is left goes to 0."
-            yield Moment(divided, "polynomial-division", says)
+            says = DIVIDE_TOP_BY_BOTTOM()
+            yield Moment(divided, says)
         if f.is_oblique:
             line = Relation(y, "=", polynomial(f.quotient, self.unknown))
-            says = "The degree is one higher on top: the quotient is the oblique asymptote."
-            yield Moment(Feature("oblique asymptote", (line,)), "oblique-asymptote", says, KEY)
+            says = OBLIQUE()
+            yield Moment(Feature("oblique asymptote", (line,)), says, KEY)
 
     def _divided(self) -> Expr:
         f = self.features
@@ -194,17 +207,17 @@ class _Study:
         f = self.features
         points = tuple(Coordinates(written_number(x), build.ZERO) for x in f.zeros)
         label = "x-intercepts" if len(points) > 1 else "x-intercept"
-        says = "The reduced top is zero there."
+        says = TOP_ZERO()
         if not points:
-            says = "The reduced top is never zero where the function has a value."
-        yield Moment(Feature(label, points), "x-intercept", says, KEY)
+            says = TOP_NEVER_ZERO()
+        yield Moment(Feature(label, points), says, KEY)
         if f.at_zero is None:
-            says = f"{self.unknown} = 0 is excluded."
-            yield Moment(Feature("y-intercept", ()), "y-intercept", says, KEY)
+            says = ZERO_IS_EXCLUDED(Symbol(self.unknown))
+            yield Moment(Feature("y-intercept", ()), says, KEY)
         else:
             point = Coordinates(build.ZERO, build.number_of(f.at_zero))
-            says = f"Put {self.unknown} = 0 in."
-            yield Moment(Feature("y-intercept", (point,)), "y-intercept", says, KEY)
+            says = PUT_ZERO_IN(Symbol(self.unknown))
+            yield Moment(Feature("y-intercept", (point,)), says, KEY)
 
     def _ends(self) -> Iterator[Moment]:
         f = self.features
@@ -218,8 +231,8 @@ class _Study:
             elif end != INFINITY:
                 assert isinstance(end, fmpq)
                 value = build.number_of(end)
-            says = f"Only the highest powers count {where}."
-            yield Moment(Feature(label, (value,)), "end-behaviour", says)
+            says = ONLY_HIGHEST_POWERS(where)
+            yield Moment(Feature(label, (value,)), says)
 
 
 def _is_product(node: Expr) -> bool:

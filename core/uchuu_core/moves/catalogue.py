@@ -27,7 +27,7 @@ from uchuu_core.moves.errors import (
     trinomials,
 )
 from uchuu_core.moves.laws import LAWS as _LAWS
-from uchuu_core.moves.move import Example, Move
+from uchuu_core.moves.move import Common, Example, Move
 
 ERRORS: tuple[Move, ...] = (
     *order_of_operations.ERRORS,
@@ -48,6 +48,21 @@ ERRORS: tuple[Move, ...] = (
     *copying.ERRORS,
 )
 LAWS: tuple[Move, ...] = _LAWS
+_BY_KEY = {error.key: error for error in ERRORS}
+
+
+def error_named(key: str) -> Move:
+    """Return the error with this id.
+
+    Raises:
+        KeyError: there is none.
+    """
+    return _BY_KEY[key]
+
+
+def commonness(key: str) -> Common:
+    """Return how often the error *key* is met; OFTEN for one that a teacher added."""
+    return _BY_KEY[key].common if key in _BY_KEY else Common.OFTEN
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,10 +5,13 @@ A move yields *steps*; whether a step is true is the kernel's business, never th
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
-from enum import Enum
+from enum import Enum, IntEnum
 from functools import cached_property
-from typing import Literal
+from typing import Literal, TypedDict, TypeVar, Unpack
 
+from uchuu_core import limits
+from uchuu_core.lawbook.law import Family
+from uchuu_core.lawbook.says import Says, Sentence
 from uchuu_core.moves.conditions import Condition, Nonzero
 from uchuu_core.moves.pattern import (
     EMPTY,
@@ -92,9 +95,13 @@ class Step:
     owes: tuple[Expr, ...] = ()
 
 
+_T = TypeVar("_T")
+
 Rewritten = tuple[Expr, tuple[Expr, ...]]
 """What a part becomes, and what is owed to the kernel."""
 
+CANDIDATE_EFFORT = 10
+"""What it takes to write a candidate and to compare it, in visits of a part."""
 _KEPT_PARTS = 4096
 _parts: dict[Expr, dict["Move", list[Rewritten]]] = {}
 """What each move makes of a part: neighbouring lines share most of their parts."""
@@ -116,6 +123,28 @@ class Places:
         self.all = [(path, part, _remembered(part)) for path, part in _places(line)]
 
 
+class Common(IntEnum):
+    """How often an error is met: a teacher's estimate; there is no count behind it.
+
+    Where a class's papers have been marked, their count is better.
+    """
+
+    IN_EVERY_CLASS = 0
+    OFTEN = 1
+    NOW_AND_THEN = 2
+
+
+class Known(TypedDict, total=False):
+    """What is known of an error besides how it rewrites; see ``Move``."""
+
+    common: Common
+    due: Family
+    is_invited: bool
+    is_searched: bool
+    is_ending: bool
+    may_be_luck: bool
+
+
 Rewriter = Callable[[Line], Iterator[Line]]
 """Logic that a pattern cannot say: yields what a whole line, or a part of one, may become."""
 
@@ -133,6 +162,13 @@ class Move:
         distorts: For an error: the law it is mistaken for; it gives the right line.
         examples: Shown in the manual and run by the catalogue test.
         refuses: Nearest lines that must not match.
+        says: For a law: its sentence, with gaps for the part and what it becomes.
+        common: For an error: how often it is met.
+        due: For an error: it is made only where a law of these families comes next; NONE: anywhere.
+        is_invited: Whether a line invites it; any line may suffer a slip of the pen.
+        is_searched: Whether it is looked for; the others are found from what the lines say.
+        is_ending: Whether it is a way of ending, so that nothing else is done on its line.
+        may_be_luck: Whether a right line may be doubted for it; else too many look like it.
     """
 
     key: str
@@ -143,6 +179,21 @@ class Move:
     distorts: str = ""
     examples: tuple[Example, ...] = ()
     refuses: tuple[str, ...] = ()
+    says: Sentence | Callable[[Line, Line], Says] | None = None
+    common: Common = Common.OFTEN
+    due: Family = Family.NONE
+    is_invited: bool = True
+    is_searched: bool = True
+    is_ending: bool = False
+    may_be_luck: bool = True
+
+    def said(self, old: Line, new: Line) -> Says | None:
+        """Return what a law says where it makes *new* of the part *old*; None for nothing."""
+        if self.says is None:
+            return None
+        if isinstance(self.says, Sentence):
+            return self.says(*(old, new)[: len(self.says.gaps)])
+        return self.says(old, new)
 
     @property
     def kind(self) -> Literal["law", "error"]:
@@ -159,13 +210,19 @@ class Move:
             yield from (Step(result, ()) for result in self.function(line))
         for rewrite in self.rewrites:
             if isinstance(rewrite.wanted, Relation):
-                yield from _on_equation(rewrite, rewrite.wanted, line)
+                yield from _until_out_of_effort(_on_equation(rewrite, rewrite.wanted, line))
+        limits.spend(len(parts.all))
         for path, part, known in parts.all:
             made = known.get(self)
             if made is None:
-                made = list(self._on_part(part)) if self._touches(type(part)) else []
+                made = (
+                    list(_until_out_of_effort(self._on_part(part)))
+                    if self._touches(type(part))
+                    else []
+                )
                 known[self] = made
             for new, owes in made:
+                limits.spend(CANDIDATE_EFFORT)
                 yield Step(_put(line, path, new), path, owes)
 
     def _touches(self, kind: type) -> bool:
@@ -187,7 +244,9 @@ class Move:
             yield from _rewritten(rewrite, part)
 
 
-def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
+def error_in_part(
+    key: str, function: Rewriter, before: str, after: str, refuses: str, **known: Unpack[Known]
+) -> Move:
     """Return an error that only *function* can say, with its example and what it refuses."""
     return Move(
         key=key,
@@ -195,12 +254,24 @@ def error_in_part(key: str, function: Rewriter, before: str, after: str, refuses
         function=function,
         examples=(Example(before, after),),
         refuses=(refuses,),
+        **known,
     )
 
 
-def error_on_line(key: str, function: Rewriter, before: str, after: str, refuses: str) -> Move:
+def error_on_line(
+    key: str, function: Rewriter, before: str, after: str, refuses: str, **known: Unpack[Known]
+) -> Move:
     """Do as ``error_in_part``, for a *function* that rewrites whole lines."""
-    return replace(error_in_part(key, function, before, after, refuses), whole_line=True)
+    return replace(error_in_part(key, function, before, after, refuses, **known), whole_line=True)
+
+
+def _until_out_of_effort(found: Iterator[_T]) -> Iterator[_T]:
+    """Yield what a match finds within its own bound."""
+    limits.begin_match()
+    try:
+        yield from found
+    except limits.OutOfMatchEffort:
+        return
 
 
 def _places(line: Line) -> Iterator[tuple[Path, Expr]]:

@@ -227,7 +227,7 @@ def _signed_group(slot: Term, taken: list[Term]) -> Expr:
 
 
 def _in_turn(pairs: list[tuple[Expr, Expr]], bound: Bindings, rules: Rules) -> Iterator[Bindings]:
-    limits.check_time()
+    limits.spend_match()
     if not pairs:
         yield bound
         return
@@ -262,7 +262,7 @@ def _fits(
 
     ``groups``: neighbours written together before, by whether the slot adds, first and number.
     """
-    limits.check_time()
+    limits.spend_match()
     several = _takes_several(slot.body)
     for start, first in enumerate(node.terms):
         if _hides_sign(slot, [first]) or not (several or _may_be_term(slot, first, rules)):
@@ -287,7 +287,7 @@ def _may_be_term(slot: Term, term: Term, rules: Rules) -> bool:
 
 def _joined(fits: list[list[_Fit]], used: Taken, bound: Bindings) -> Iterator[_Fit]:
     """Yield the choices of one fit a slot whose terms are different and whose bindings agree."""
-    limits.check_time()
+    limits.spend_match()
     if not fits:
         yield tuple(sorted(used)), bound
         return

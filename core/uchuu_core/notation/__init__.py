@@ -5,7 +5,18 @@ from uchuu_core.notation.sides import shown
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.mathml import mathml
 from uchuu_core.notation.writers.plain import plain
+from uchuu_core.notation.writers.readable import readable
 from uchuu_core.notation.writers.spoken import spoken
 from uchuu_core.notation.writers.typst import typst
 
-__all__ = ["latex", "mathml", "notation_of", "plain", "read", "shown", "spoken", "typst"]
+__all__ = [
+    "latex",
+    "mathml",
+    "notation_of",
+    "plain",
+    "read",
+    "readable",
+    "shown",
+    "spoken",
+    "typst",
+]

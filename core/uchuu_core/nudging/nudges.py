@@ -1,9 +1,7 @@
 """Nudges: the next step on the route that the writer has begun, in any of the schools."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
-from functools import lru_cache
-from importlib import resources
+from dataclasses import replace
 from typing import Any
 
 from uchuu_core.checking.context import Context, context_of
@@ -21,26 +19,6 @@ from uchuu_core.notation import plain, shown
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Feature, Line, Relation
 from uchuu_core.tree.shape import unordered
-
-
-@dataclass(frozen=True, slots=True)
-class Hint:
-    """A law's name, and what to notice before it."""
-
-    name: str
-    notice: str
-
-
-@lru_cache(maxsize=1)
-def hints() -> dict[str, Hint]:
-    """Return the hint of every law that a method writes."""
-    text = resources.files("uchuu_core.nudging").joinpath("hints.txt").read_text("utf-8")
-    found = {}
-    for line in text.splitlines():
-        if line.strip() and not line.startswith("#"):
-            law, name, notice = (part.strip() for part in line.split(" | "))
-            found[law] = Hint(name, notice)
-    return found
 
 
 def nudge(problem: Problem) -> dict[str, Any]:
@@ -64,14 +42,13 @@ def nudge(problem: Problem) -> dict[str, Any]:
         if is_finished(context.posed, problem.task):
             return {"done": True, "says": why_finished(problem.task)}
     method, moment = _next(written, state, context)
-    hint = hints()[moment.law]
     return {
         "done": False,
         "method": method,
-        "notice": hint.notice,
-        "law": moment.law,
-        "law_name": hint.name,
-        "says": moment.says,
+        "notice": moment.law.notice,
+        "law": moment.law.key,
+        "law_name": moment.law.name,
+        **moment.says.record(),
         "text": plain(moment.line),
         **shown(moment.line),
     }

@@ -143,7 +143,9 @@ def _correction(item: KeyItem, worked: dict[str, Any]) -> list[str]:
 def _judge(report: dict[str, Any], problem: Problem) -> None:
     found = check(problem)
     while found["unexplained"]:
-        found = check(problem)
+        known = found["explained"]
+        more = check(replace(problem, explained=known))
+        found = more | {"lines": found["lines"][:known] + more["lines"][known:]}
     report["lines"] = [
         {
             "text": line["text"],

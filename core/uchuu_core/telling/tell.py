@@ -8,10 +8,10 @@ from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import as_record, forks_of, read_example
+from uchuu_core.lawbook.register import LAWS
 from uchuu_core.notation import plain, shown
 from uchuu_core.notation.sides import sides
 from uchuu_core.notation.writers.latex import latex, lighting
-from uchuu_core.nudging.nudges import hints
 from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Line
 
@@ -60,8 +60,7 @@ def tell(problem: Problem) -> dict[str, Any]:
 
 
 def _ask(law: str) -> str:
-    found = hints().get(law)
-    return found.notice if found else _ASK
+    return LAWS[law].notice if law in LAWS else _ASK
 
 
 def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:

@@ -69,7 +69,7 @@ def likeness(context: Context, method_key: str | None) -> tuple[Likeness, list[W
     end = written[-1] if written else context.given
     found = Likeness(
         method.key,
-        tuple(line.moment.law for line in lines),
+        tuple(line.moment.law.key for line in lines),
         _kind(context, end),
         len({point for line in lines for point in line.rejects}),
         max(

@@ -4,12 +4,13 @@ from fractions import Fraction
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Relation
 
 
-def balance(given: Line, lines: list[tuple[Line, str]], unknown: str) -> list[dict[str, Any]]:
+def balance(given: Line, lines: list[tuple[Line, Says]], unknown: str) -> list[dict[str, Any]]:
     """Return a picture for the given and each line that is linear with no brackets to open.
 
     Each has ``line`` (0 for the given), ``left`` and ``right`` as ``{"unknown", "number"}`` (exact,
@@ -22,14 +23,14 @@ def balance(given: Line, lines: list[tuple[Line, str]], unknown: str) -> list[di
         unknown: The letter.
     """
     found = []
-    for number, (line, says) in enumerate([(given, ""), *lines]):
+    for number, (line, says) in enumerate([(given, Says()), *lines]):
         sides = _sides(line, unknown)
         if sides is None:
             if number == 0:
                 return []
             continue
         left, right = sides
-        found.append({"line": number, "left": left, "right": right, "done": says})
+        found.append({"line": number, "left": left, "right": right, "done": says.text})
     return found
 
 

@@ -7,6 +7,7 @@ from typing import Any
 from uchuu_core.checking.context import context_of
 from uchuu_core.checking.entries import reading_of
 from uchuu_core.contract import Problem
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.method import Method
 from uchuu_core.notation import plain, shown
@@ -21,7 +22,7 @@ from uchuu_core.working.lines import worked_lines
 class _Path:
     method: Method
     lines: list[Line]
-    sentences: list[tuple[str, str]]
+    said: list[Says]
 
     @property
     def largest(self) -> Fraction:
@@ -56,7 +57,7 @@ def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
             _Path(
                 method,
                 [line.moment.line for line in lines],
-                [(line.moment.law, line.moment.says) for line in lines],
+                [line.moment.says for line in lines],
             )
         )
     one, other = paths
@@ -82,8 +83,8 @@ def _record(path: _Path) -> dict[str, Any]:
         "largest": str(path.largest),
         "with_fractions": path.fractions,
         "lines": [
-            {"text": plain(line), **shown(line), "law": law, "says": says}
-            for line, (law, says) in zip(path.lines, path.sentences, strict=True)
+            {"text": plain(line), **shown(line), "law": says.law.key, **says.record()}
+            for line, says in zip(path.lines, path.said, strict=True)
         ],
     }
 

@@ -96,8 +96,8 @@ def _line_record(line: WorkedLine) -> dict[str, Any]:
     record = {
         "text": plain(moment.line),
         **shown(moment.line),
-        "law": moment.law,
-        "says": moment.says,
+        "law": moment.law.key,
+        **moment.says.record(),
         "verdict": line.verdict,
     }
     return record | {"if": list(line.conditions)} if line.conditions else record

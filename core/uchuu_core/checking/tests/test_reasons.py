@@ -21,31 +21,53 @@ def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
 @pytest.mark.parametrize(
     ("task", "given", "line", "law", "says"),
     [
-        ("solve", "5x - 3 = 12", "5x = 15", "add-on-both-sides", "Add 3 on both sides."),
-        ("solve", "5x = 2x + 12", "3x = 12", "subtract-on-both-sides", "Subtract 2x on"),
-        ("solve", "5x - 25 = 2x", "3x = 25", "subtract-on-both-sides", "Subtract 2x and add 25"),
+        ("solve", "5x - 3 = 12", "5x = 15", "add-on-both-sides", "Add 3 to both sides."),
+        ("solve", "5x = 2x + 12", "3x = 12", "subtract-on-both-sides", "Subtract 2x from both"),
+        ("solve", "5x - 25 = 2x", "3x = 25", "subtract-on-both-sides", "Add 25 to both sides and"),
         ("solve", "3x = 15", "x = 5", "divide-both-sides", "Divide both sides by 3."),
+        ("solve", "2x + 3 = 11", "x = 4", "divide-both-sides", "Subtract 3 from both sides. Div"),
+        ("solve", "3(x-4) = 15", "x-4 = 5", "divide-both-sides", "Divide both sides by 3."),
         ("solve", "x/4 = 3", "x = 12", "multiply-both-sides", "Multiply both sides by 4."),
         ("solve", "-x = 4", "x = -4", "multiply-both-sides", "Multiply both sides by −1."),
-        ("solve", "4 = x", "x = 4", "turn-equation-round", "The sides change places."),
+        ("solve", "4 = x", "x = 4", "turn-equation-round", "Write the side with x first."),
         ("solve", "2(x + 5) = 8", "2x + 10 = 8", "multiply-into-bracket", "every term"),
-        ("solve", "x/3 + 2 = 7", "x + 6 = 21", "clear-denominators", "every term by 3"),
-        ("solve", "4 = 4", "all real numbers", "read-an-identity", "true for every value"),
-        ("solve", "0 = 7", "no solution", "read-a-contradiction", "never true"),
-        ("evaluate", "18 - 3*5", "18 - 15", "multiply-numbers", "3 × 5 = 15."),
-        ("evaluate", "28 - 9 + 4", "19 + 4", "add-numbers", "28 − 9 = 19."),
-        ("evaluate", "2^3 + 4^2", "8 + 16", "work-out-power", "2^3 = 8, 4^2 = 16."),
-        ("evaluate", "5/6 + 3/8", "20/24 + 9/24", "rewrite-terms", "another form"),
+        ("solve", "x/3 + 2 = 7", "x + 6 = 21", "clear-denominators", "every term by the LCD, 3"),
+        ("solve", "x/3+1/2 = 5", "2x/6+3/6 = 5", "multiply-by-one", "Multiply top and bottom by"),
+        ("solve", "4 = 4", "all real numbers", "read-an-identity", "true whatever x is"),
+        ("solve", "0 = 7", "no solution", "read-a-contradiction", "0 is never 7"),
+        ("solve", "x = ±3", "x = 3 or x = -3", "both-solutions", "Write both solutions out."),
+        ("solve", "x-2 = ±sqrt(5)", "x = 2±sqrt(5)", "add-on-both-sides", "Add 2 to both sides."),
+        ("solve", "x^2+6x+9 = 16", "(x+3)^2 = 16", "perfect-square", "is the square of x + 3"),
+        ("solve", "x^2-5x+6 = 0", "(x-2)(x-3) = 0", "sum-product", "their product is 6"),
+        ("solve", "2/(x+1) = 3/(x-1)", "2(x-1) = 3(x+1)", "multiply-by-lcd", "LCD, (x + 1)(x − 1)"),
+        ("solve", "3/x = 5/x", "3 = 5", "multiply-by-lcd", "Multiply every term by the LCD, x"),
+        ("solve", "2sqrt(x) = 6", "sqrt(x) = 3", "divide-both-sides", "Divide both sides by 2."),
+        ("evaluate", "18 - 3*5", "18 - 15", "multiply-numbers", "× before + and −: 3 × 5 is 15."),
+        ("evaluate", "28 - 9 + 4", "19 + 4", "add-numbers", "from the left: 28 − 9 is 19."),
+        ("evaluate", "2^3 + 4^2", "8 + 16", "work-out-power", "Powers first: 2³ is 8. 4² is 16."),
+        ("evaluate", "5/6 + 3/8", "20/24 + 9/24", "common-denominator", "with the LCD, 24."),
+        ("evaluate", "0.25 + 1/2", "1/4 + 1/2", "decimal-as-fraction", "Write decimals as"),
+        ("evaluate", "(3+5)*2-1", "8*2-1", "add-numbers", "Brackets first: 3 + 5 is 8."),
         ("simplify", "6x - (x + 5)", "6x - x - 5", "take-minus-into-bracket", "every sign"),
-        ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Collect like terms: 9k − 8k."),
+        ("simplify", "9k + 7 - 8k", "k + 7", "collect-like-terms", "Like terms: 9k − 8k is k."),
         ("simplify", "x + 3", "3 + x", "reorder", "another order"),
+        ("simplify", "sqrt(12)", "sqrt(4)sqrt(3)", "split-root", "product of the roots"),
+        ("simplify", "sqrt(7)sqrt(7)", "7", "multiply-roots", "times itself"),
+        ("simplify", "5/sqrt(3)", "5/sqrt(3)*sqrt(3)/sqrt(3)", "multiply-by-one", "√3/√3 is 1"),
+        ("simplify", "(6+2sqrt(3))/4", "2(3+sqrt(3))/4", "common-factor", "factor, 2, out"),
+        ("simplify", "(2sqrt(3))^2", "4*3", "power-of-product", "to every factor"),
+        ("simplify", "(sqrt(3)+1)(sqrt(3)-1)", "3-1", "difference-of-squares", "the squares"),
+        ("simplify", "(5-x)/(x-5)", "-1", "opposite-factors", "Take −1 out"),
+        ("simplify", "(x+5)/x", "x/x+5/x", "divide-each-term", "every term of the top"),
+        ("simplify", "2^x*3^x", "6^x", "power-of-product", "multiply the bases"),
+        ("simplify", "x(x+1)+3(x+1)", "(x+1)(x+3)", "common-factor", "share a factor"),
         ("expand", "(y + 4)^2", "(y + 4)(y + 4)", "power-as-product", "as a product"),
     ],
 )
 def test_a_right_line_has_its_reason(task: str, given: str, line: str, law: str, says: str) -> None:
     found = _first_line(task, given, line)
 
-    assert found["verdict"] == "ok"
+    assert found["verdict"] in ("ok", "may-add")
     assert found["law"] == law
     assert says in found["says"]
 
@@ -117,27 +139,30 @@ def test_a_division_by_zero_has_no_fingerprint() -> None:
         print_of(read("1/(x - x)"))  # type: ignore[arg-type]
 
 
-def test_a_long_paper_is_judged_in_time_and_explained_bit_by_bit(
-    monkeypatch: pytest.MonkeyPatch,
-) -> None:
-    lines = [f"{n}x = {7 * n + 1}" for n in range(2, 30)]
+def test_a_long_paper_is_explained_part_by_part(monkeypatch: pytest.MonkeyPatch) -> None:
+    lines = [f"{n}x = {7 * n}" for n in range(2, 30)] + [f"{n}x = {7 * n + 1}" for n in (3, 5)]
     record = {"task": "solve", "given": "x + 3 = 10", "lines": lines}
-    monkeypatch.setattr(limits, "EXPLAINING_SECONDS", 0.05)
+    whole = check(problem_from(record))["lines"]
+    monkeypatch.setattr(limits, "EXPLAINED_PARTS", 40)
 
     answers = [check(problem_from(record))]
-    while answers[-1]["unexplained"] and len(answers) < 100:
-        answers.append(check(problem_from(record)))
+    while answers[-1]["unexplained"]:
+        answers.append(check(problem_from(record | {"explained": answers[-1]["explained"]})))
 
-    verdicts = {tuple(line["verdict"] for line in answer["lines"]) for answer in answers}
-    assert len(verdicts) == 1
-    assert answers[0]["unexplained"]
-    assert not answers[-1]["unexplained"]
+    found, known = [], 0
+    for answer in answers:
+        assert answer["explained"] > known
+        found += answer["lines"][known : answer["explained"]]
+        known = answer["explained"]
+    assert len(answers) > 2
+    assert found == whole
+    assert check(problem_from(record)) == answers[0]
 
 
-def test_a_search_without_time_names_nothing_and_the_verdict_stands(
+def test_a_search_without_effort_names_nothing_and_the_verdict_stands(
     monkeypatch: pytest.MonkeyPatch,
 ) -> None:
-    monkeypatch.setattr(limits, "SEARCH_SECONDS", 0.0)
+    monkeypatch.setattr(limits, "SEARCH_EFFORT", 0)
     record = {"task": "solve", "given": "17x + 3 = 88", "lines": ["17x = 91", "x = 91/17"]}
 
     wrong, right = check(problem_from(record))["lines"]
@@ -172,7 +197,7 @@ def test_the_last_line_can_be_judged_without_its_explanation() -> None:
             ["6x^2+9x-2x-3", "(2x+3)(3x-1)"],
             [
                 "6 · −3 = −18; 9 and −2 have this product and the sum 7: split the middle term.",
-                "Take a common factor out of each pair. Take the common bracket (2x + 3) out.",
+                "Take a common factor out of each pair. Take the common bracket, (2x + 3), out.",
             ],
         ),
         ("simplify", "(x^2-9)/(x^2+3x)", ["((x+3)(x-3))/(x(x+3))"], ["Factor top and bottom."]),
@@ -182,7 +207,7 @@ def test_the_last_line_can_be_judged_without_its_explanation() -> None:
             ["x-2=0", "x=2"],
             [
                 "A denominator must not be zero: find where it is.",
-                "Each factor zero gives an excluded value.",
+                "Where a factor is zero, a value is excluded.",
             ],
         ),
     ],

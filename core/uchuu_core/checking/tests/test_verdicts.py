@@ -67,7 +67,11 @@ def test_a_candidate_that_fails_is_rejected_with_its_numbers() -> None:
     lines = ["x+6=x^2", "x=3 or x=-2", "x=3"]
     answer = check(problem_from({"task": "solve", "given": "sqrt(x+6)=x", "lines": lines}))
 
-    assert answer["lines"][2]["says"] == "x = -2 fails in the given and is left out."
+    assert answer["lines"][2]["says"] == (
+        "x = −2 does not check in the original equation: the left side is 2, the right side −2. "
+        "It is extraneous."
+    )
+    assert answer["lines"][2]["law"] == "reject-candidate"
     found = {check["value"]: check for check in answer["checks"]}
     assert found["x = 3"]["holds"]
     assert (found["x = -2"]["left"], found["x = -2"]["right"]) == ("2", "-2")
@@ -86,9 +90,8 @@ def test_a_wrong_domain_says_at_which_value() -> None:
     record = {"task": "domain", "given": "(2y+6)/(y^2-9)", "lines": ["y != 3"]}
     answer = check(problem_from(record))
 
-    assert (
-        answer["lines"][0]["says"] == "At y = -3 the given has no value, but this line allows it."
-    )
+    says = "At y = −3 the given has no value, but this line allows it."
+    assert answer["lines"][0]["says"] == says
     assert not answer["answer"]["right"]
     right = check(problem_from({**record, "lines": ["y != 3, y != -3"]}))
     assert right["answer"]["right"]

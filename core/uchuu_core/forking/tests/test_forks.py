@@ -11,12 +11,11 @@ import sympy
 
 from uchuu_core import check, forks, problem_from, work
 from uchuu_core.failures import Failure
-from uchuu_core.forking.candidates import NOT_INVITED, as_written
-from uchuu_core.forking.due import DUE
-from uchuu_core.moves.catalogue import ERRORS, LAWS
-from uchuu_core.moves.commonness import IN_EVERY_CLASS, NOW_AND_THEN, commonness
+from uchuu_core.forking.candidates import as_written
+from uchuu_core.lawbook import register as lawbook
+from uchuu_core.lawbook.law import Family
+from uchuu_core.moves.catalogue import ERRORS, commonness, error_named
 from uchuu_core.notation import plain, read
-from uchuu_core.nudging.nudges import hints
 from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS, Made
 
 SEEDS = range(int(environ.get("UCHUU_FORKED", "1")))
@@ -177,19 +176,39 @@ def test_an_error_that_is_not_due_is_not_invited(made: Made) -> None:
     errors = [fork["error"] for fork in forks(problem_from(record_of(made)))["forks"]]
 
     assert not [error for error in errors if error.startswith(("formula-", "csq-", "rateq-"))]
-    assert not set(errors) & set(NOT_INVITED)
+    assert all(error_named(key).is_invited for key in errors)
 
 
-def test_families_name_errors_and_laws_that_exist() -> None:
-    laws = set(hints()) | {law.key for law in LAWS}
-    errors = [error.key for error in ERRORS]
+@pytest.mark.parametrize("family", list(Family), ids=lambda family: family.name)
+def test_every_family_has_laws_and_errors_that_are_due_at_them(family: Family) -> None:
+    assert [law for law in lawbook.LAWS.values() if family in law.families]
+    assert [error for error in ERRORS if family in error.due]
 
-    for prefixes, wanted in DUE:
-        assert any(error.startswith(prefixes) for error in errors), prefixes
-        assert wanted <= laws, wanted - laws
-    listed = IN_EVERY_CLASS | NOW_AND_THEN
-    assert listed <= set(errors)
-    assert not IN_EVERY_CLASS & NOW_AND_THEN
+
+@pytest.mark.parametrize(
+    ("error", "law", "is_due"),
+    [
+        ("distribute-first-term-only", "multiply-into-bracket", True),
+        ("distribute-first-term-only", "common-factor", False),
+        ("trinomial-signs-flipped", "sum-product", True),
+        ("trinomial-signs-flipped", "collect-like-terms", False),
+        ("like-unlike-terms-joined", "collect-like-terms", True),
+        ("csq-one-side-only", "complete-the-square", True),
+        ("csq-one-side-only", "divide-both-sides", False),
+        ("formula-minus-b-sign", "quadratic-formula", True),
+        ("cancel-equal-terms", "divide-out", True),
+        ("cancel-equal-terms", "multiply-by-lcd", False),
+        ("lineq-same-sign-when-moved", "subtract-on-both-sides", True),
+        ("lineq-same-sign-when-moved", "divide-both-sides", False),
+        ("lineq-negative-coefficient-lost", "divide-both-sides", True),
+        ("quad-missing-plus-minus", "root-both-sides", True),
+        ("exponent-as-multiplier", "work-out-power", True),
+    ],
+)
+def test_an_error_is_due_where_its_law_comes_next(error: str, law: str, is_due: bool) -> None:
+    families = lawbook.LAWS[law].families & error_named(error).due
+
+    assert bool(families) is is_due
 
 
 @pytest.mark.parametrize(

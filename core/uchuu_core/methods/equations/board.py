@@ -9,6 +9,7 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.method import BOARD, Moment, Posed
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Either, Expr, Line, Outcome, Relation, Symbol
@@ -50,27 +51,25 @@ class Board:
             raise OutOfScope("This is not one equation.")
         return self.now
 
-    def write(
-        self, line: Line, law: str, says: str, weight: int = BOARD, condition: str = ""
-    ) -> None:
+    def write(self, line: Line, says: Says, weight: int = BOARD, condition: str = "") -> None:
         """Write *line* unless it is there already."""
         if line == self.now:
             return
         self.now = line
-        self.moments.append(Moment(self.wrap(line), law, says, weight, condition))
+        self.moments.append(Moment(self.wrap(line), says, weight, condition))
 
-    def equation(self, left: Expr, right: Expr, law: str, says: str, weight: int = BOARD) -> None:
+    def equation(self, left: Expr, right: Expr, says: Says, weight: int = BOARD) -> None:
         """Write an equation."""
-        self.write(Relation(left, "=", right), law, says, weight)
+        self.write(Relation(left, "=", right), says, weight)
 
-    def aside(self, line: Line, law: str, says: str, weight: int = BOARD) -> None:
+    def aside(self, line: Line, says: Says, weight: int = BOARD) -> None:
         """Write a line that names something and is no state of the work."""
-        self.moments.append(Moment(line, law, says, weight))
+        self.moments.append(Moment(line, says, weight))
 
     def follow(self, moments: Iterable[Moment]) -> None:
         """Write the lines of another route."""
         for moment in moments:
-            self.write(moment.line, moment.law, moment.says, moment.weight, moment.condition)
+            self.write(moment.line, moment.says, moment.weight, moment.condition)
 
     def branches(self, work: Callable[["Board"], None]) -> None:
         """Work each equation of an "or" line by *work*, the others left as they are.

@@ -8,11 +8,32 @@ from typing import Any
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, Ring, ring
+from uchuu_core.lawbook.equations import (
+    EXPONENTS_ARE_EQUAL,
+    ISOLATE_POWER,
+    POWER_ALWAYS_POSITIVE,
+    POWER_NEVER_ZERO,
+)
+from uchuu_core.lawbook.expanding import REPEATED_POWER_OUT
+from uchuu_core.lawbook.exponents import (
+    ADD_OR_SUBTRACT_EXPONENTS,
+    EQUAL_EXPONENTS,
+    EXPONENTS_AS_WHOLES,
+    SIDES_AS_POWERS_OF,
+    SIDES_AS_POWERS_OF_E,
+    SUM_IN_EXPONENT,
+)
+from uchuu_core.lawbook.factoring import ZERO_GROUP_FACTOR
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_NEVER_ZERO, GROUP_AND_FACTOR_TOP
+from uchuu_core.lawbook.linear import BOTH_SIDES_SAME, DIVIDE_BOTH_BY
+from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS
+from uchuu_core.lawbook.quadratics import SOME_FACTOR_IS_ZERO
+from uchuu_core.lawbook.says import Part, listed
 from uchuu_core.methods.bases import common_base, prime_exponents
 from uchuu_core.methods.equations.board import Board, either, is_solved
 from uchuu_core.methods.equations.finish import finish
 from uchuu_core.methods.exponents import Distribution, in_base, numbers_in
-from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.method import KEY
 from uchuu_core.methods.order_of_operations import fractions_for_decimals
 from uchuu_core.methods.powers import Exponents, powers_of
 from uchuu_core.methods.written import integer_factors
@@ -50,14 +71,14 @@ def by_same_base(board: Board) -> None:
     if letters(line) != {board.unknown}:
         raise OutOfScope("It holds further letters.")
     joined = rebuild(line, lambda part: _one_exponent(part, board.unknown))
-    board.write(joined, "power-of-product", "Equal exponents: multiply the bases.")
+    board.write(joined, EQUAL_EXPONENTS())
     line = board.relation
     if not any(_is_exponential(p, board.unknown) for p in parts(line)):
         raise OutOfScope("The unknown stands in no exponent.")
     if board.unknown in letters(_without_exponentials(line, board.unknown)):
         raise OutOfScope("The unknown stands outside exponents too.")
     fractions = fractions_for_decimals(line)
-    board.write(fractions, "decimal-as-fraction", "Write decimals as common fractions.")
+    board.write(fractions, DECIMALS_AS_FRACTIONS())
     sides = (board.relation.left, board.relation.right)
     if any(isinstance(p, Sum) for side in sides for p in _outside_exponents(side)):
         _by_powers(board)
@@ -95,9 +116,9 @@ def _with_e(board: Board) -> None:
             case _:
                 raise OutOfScope(_NOT_ONE)
     powers = [Power(base, exponent) for exponent in exponents]
-    board.equation(powers[0], powers[1], "numbers-as-powers", "Write both sides as powers of e.")
-    says = "Equal powers of one base have equal exponents."
-    board.equation(exponents[0], exponents[1], "equate-exponents", says)
+    board.equation(powers[0], powers[1], SIDES_AS_POWERS_OF_E(Symbol("e")))
+    says = EXPONENTS_ARE_EQUAL()
+    board.equation(exponents[0], exponents[1], says)
     if not is_solved(board.now, board.unknown):
         finish(board)
 
@@ -134,8 +155,8 @@ def equate_exponents(board: Board) -> None:
     for side, other in ((line.left, line.right), (line.right, line.left)):
         value = numeral(other)
         if value is not None and value <= 0 and board.unknown in letters(side):
-            says = "A power of a positive number is positive: there is no solution."
-            board.write(Outcome("no solution"), "power-positive", says, KEY)
+            says = POWER_ALWAYS_POSITIVE()
+            board.write(Outcome("no solution"), says, KEY)
             return
     numbers = [*numbers_in(line.left), *numbers_in(line.right)]
     base = common_base(numbers)
@@ -145,19 +166,19 @@ def equate_exponents(board: Board) -> None:
         base = common_base([*numbers_in(line.left), *numbers_in(line.right)])
     if base is None:
         raise OutOfScope(_NOT_ONE)
-    says = f"Write both sides as powers of {shown(base.tree)}."
+    says = SIDES_AS_POWERS_OF(base.tree)
     written = [
         Power(base.tree, build.ZERO) if side == build.ONE else in_base(side, base)
         for side in (line.left, line.right)
     ]
-    board.equation(written[0], written[1], "numbers-as-powers", says)
+    board.equation(written[0], written[1], says)
     exponents = Exponents(board.algebra)
     sides = []
     apart = [Distribution(exponents) for _ in range(2)]
     for way, side in zip(apart, (board.relation.left, board.relation.right), strict=True):
         sides.append(way.of(side))
-    says = "A power of a power: multiply the exponents, as wholes."
-    board.equation(sides[0], sides[1], "power-of-power", says)
+    says = EXPONENTS_AS_WHOLES()
+    board.equation(sides[0], sides[1], says)
     found = []
     for side in sides:
         powers = powers_of(side, exponents)
@@ -171,11 +192,11 @@ def equate_exponents(board: Board) -> None:
             raise OutOfScope(_NOT_ONE)
         found.append(total)
     trees = [Power(base.tree, exponents.tree(total)) for total in found]
-    says = "Same base: add exponents in a product, subtract below the bar."
+    says = ADD_OR_SUBTRACT_EXPONENTS()
     if [_plain(tree) for tree in trees] != sides:
-        board.equation(trees[0], trees[1], "same-base", says)
-    says = "Equal powers of one base have equal exponents."
-    board.equation(exponents.tree(found[0]), exponents.tree(found[1]), "equate-exponents", says)
+        board.equation(trees[0], trees[1], says)
+    says = EXPONENTS_ARE_EQUAL()
+    board.equation(exponents.tree(found[0]), exponents.tree(found[1]), says)
     finish(board)
 
 
@@ -202,9 +223,9 @@ def _coefficient_away(board: Board) -> None:
     if value is None or right.below:
         raise OutOfScope(_NOT_ONE)
     (power_left,) = [f for f in left.above if exponents.number(f[1]) is None]
-    says = f"Divide both sides by {shown(build.number(scale))}."
+    says = DIVIDE_BOTH_BY(build.number(scale))
     tree = exponents.power(*power_left)
-    board.equation(tree, build.number(value / scale), "divide-both-sides", says)
+    board.equation(tree, build.number(value / scale), says)
 
 
 # sums of powers
@@ -304,8 +325,8 @@ def _by_powers(board: Board) -> None:
     _divided_out(board, powers)
     zero = powers.algebra.lowest(sides[0].minus(sides[1]))
     if zero.is_zero:
-        says = "Both sides are the same."
-        board.write(Outcome("all real numbers"), "read-an-identity", says, KEY)
+        says = BOTH_SIDES_SAME()
+        board.write(Outcome("all real numbers"), says, KEY)
         return
     _solve(board, powers, zero.numerator)
 
@@ -315,7 +336,7 @@ def _apart(board: Board) -> None:
     unknown = board.unknown
     exponents = Exponents(board.algebra)
 
-    said: list[str] = []
+    said: list[Part] = []
 
     def change(part: Any) -> Any:
         if isinstance(part, Product):
@@ -331,13 +352,13 @@ def _apart(board: Board) -> None:
             return part
         value = numeral(Power(part.base, build.total(constant))) or _power(part.base, shift)
         new = build.product((build.number(value), Power(part.base, build.total(rest))))
-        said.append(f"{shown(part)} = {shown(new)}")
+        said.append(Relation(part, "=", new))
         return new
 
     line = board.relation
     left, right = rebuild(line.left, change), rebuild(line.right, change)
-    says = f"A sum in an exponent is a product: {', '.join(dict.fromkeys(said))}."
-    board.equation(left, right, "split-exponent", says)
+    says = SUM_IN_EXPONENT(listed(said, before_last=", "))
+    board.equation(left, right, says)
 
 
 def _is_nested(part: Product) -> bool:
@@ -371,34 +392,34 @@ def _divided_out(board: Board, powers: Letters) -> None:
         factored.append(Quotient(written, powers.tree(below)))
         new.append(powers.fraction(function))
     if new != [line.left, line.right]:
-        says = "Group and factor the top."
-        board.equation(factored[0], factored[1], "factor-top-and-bottom", says)
-        says = "Divide out the common factor; it is never zero."
-        board.equation(new[0], new[1], "divide-out", says)
+        says = GROUP_AND_FACTOR_TOP()
+        board.equation(factored[0], factored[1], says)
+        says = DIVIDE_OUT_NEVER_ZERO()
+        board.equation(new[0], new[1], says)
 
 
 def _solve(board: Board, powers: Letters, polynomial: Any) -> None:
     _, factors = integer_factors(polynomial, powers.algebra)
     open_factors = [polynomial] if len(polynomial) == 2 else [p for p, _ in factors if len(p) > 1]
     if not open_factors:
-        says = "A power of a positive number is never zero: there is no solution."
-        board.write(Outcome("no solution"), "power-positive", says, KEY)
+        says = POWER_NEVER_ZERO()
+        board.write(Outcome("no solution"), says, KEY)
         return
     if any(len(p) != 2 for p in open_factors):
         raise OutOfScope("It does not factor into parts with one power each.")
     if len(open_factors) == 1:
         _collect(board, powers)
         equation = _one_power(open_factors[0], powers)
-        says = f"Isolate {shown(equation.left)}."
-        board.write(equation, "isolate-the-power", says)
+        says = ISOLATE_POWER(equation.left)
+        board.write(equation, says)
         equate_exponents(board)
         return
     product = build.product(powers.tree(p) for p in open_factors)
-    says = "Zero on one side; group and factor."
-    board.equation(product, build.ZERO, "factor", says)
+    says = ZERO_GROUP_FACTOR()
+    board.equation(product, build.ZERO, says)
     options = [_one_power(p, powers) for p in open_factors]
-    says = "A product is zero only where a factor is zero."
-    board.write(either(list(options)), "zero-product", says)
+    says = SOME_FACTOR_IS_ZERO()
+    board.write(either(list(options)), says)
     board.branches(equate_exponents)
 
 
@@ -410,8 +431,8 @@ def _collect(board: Board, powers: Letters) -> None:
         function = powers.function(side)
         keeps = not isinstance(side, Sum) or function.denominator != powers.algebra.one
         new.append(side if keeps else powers.tree(function.numerator))
-    says = "Factor the repeated power out and collect."
-    board.equation(new[0], new[1], "collect-like-terms", says)
+    says = REPEATED_POWER_OUT()
+    board.equation(new[0], new[1], says)
 
 
 def _one_power(polynomial: Any, powers: Letters) -> Relation:

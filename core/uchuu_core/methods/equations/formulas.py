@@ -6,11 +6,23 @@ from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.linear import (
+    ALL_TERMS_ON_ONE_SIDE,
+    DIVIDE_BOTH_BY,
+    MULTIPLY_BOTH_BY,
+    MULTIPLY_BOTH_BY_MINUS_ONE,
+    MULTIPLY_THEN_DIVIDE,
+    UNKNOWN_FIRST,
+)
+from uchuu_core.lawbook.quadratics import FORMULA_WITH, ROOT_OF_BOTH, ROOT_OF_BOTH_EITHER_SIGN
 from uchuu_core.methods.equations.board import Board
+from uchuu_core.methods.equations.quadratics import named
+from uchuu_core.methods.equations.reverse import raised
 from uchuu_core.methods.method import KEY, shown
 from uchuu_core.methods.radicals import LARGEST, worked
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.laws.equations import moved_across
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,
@@ -63,8 +75,8 @@ def undo_formula(board: Board) -> None:
     ) and not any(isinstance(p, Quotient) for p in parts(line)):
         raise OutOfScope("It is linear in the letter.")
     if unknown in letters(line.right):
-        says = f"Write the side with {unknown} first."
-        board.equation(line.right, line.left, "turn-equation-round", says, 0)
+        says = UNKNOWN_FIRST(Symbol(unknown))
+        board.equation(line.right, line.left, says, 0)
     for _ in range(_MOST_STEPS):
         side, value = board.relation.left, board.relation.right
         if side == Symbol(unknown):
@@ -88,7 +100,7 @@ def _simplified(board: Board, value: Expr) -> None:
     ):
         for moment in worked(body, LARGEST, False).moments:
             end = Signed("+-", moment.line) if is_both else moment.line  # type: ignore[arg-type]
-            board.equation(letter, end, moment.law, moment.says, moment.weight)  # type: ignore[arg-type]
+            board.equation(letter, end, moment.says, moment.weight)  # type: ignore[arg-type]
     if unmet_forms(board.now, "solve", (), board.unknown):
         raise OutOfScope("What is left is not in simplest form.")
 
@@ -102,37 +114,33 @@ def _undone(board: Board, side: Expr, value: Expr) -> None:
             opposite = build.total(
                 Term(build.OPPOSITE[t.sign], t.body) for t in build.terms_of(rest)
             )
-            says = f"Take {shown(rest)} to the other side by its opposite."
-            board.equation(
-                build.total((kept,)), build.add(value, opposite), "subtract-on-both-sides", says
-            )
+            says = moved_across(rest)
+            board.equation(build.total((kept,)), build.add(value, opposite), says)
         case Signed("-", body):
             board.equation(
                 body,
                 _tidy(build.negative(value)),
-                "multiply-both-sides",
-                "Multiply both sides by −1.",
+                MULTIPLY_BOTH_BY_MINUS_ONE(),
             )
         case Product(factors, _):
             _divided(board, factors, value)
         case Quotient(top, bottom, _) if unknown in letters(top):
-            says = f"Multiply both sides by {shown(bottom)}."
-            board.equation(top, _tidy(build.product((bottom, value))), "multiply-both-sides", says)
+            says = MULTIPLY_BOTH_BY(bottom)
+            board.equation(top, _tidy(build.product((bottom, value))), says)
         case Quotient(top, bottom, _):
-            says = f"Multiply both sides by {shown(bottom)}, then divide by {shown(value)}."
-            board.equation(bottom, _tidy(Quotient(top, value)), "multiply-both-sides", says)
+            says = MULTIPLY_THEN_DIVIDE(factor=bottom, divisor=value)
+            board.equation(bottom, _tidy(Quotient(top, value)), says)
         case Root(index, radicand):
-            name = "Square" if index == 2 else f"Raise to the power {index}:"
-            says = f"{name} both sides."
+            says = raised(index)
             power = Power(value, Number(str(index)))
-            board.equation(radicand, _tidy(power), "raise-both-sides", says)
+            board.equation(radicand, _tidy(power), says)
         case Power(base, Number() as exponent) if exponent.is_whole and int(exponent.text) > 1:
             index = int(exponent.text)
             root: Expr = Root(index, value)
             if index % 2 == 0:
                 root = Signed("+-", root)
-            says = "Take the root of both sides" + (": ±." if index % 2 == 0 else ".")
-            board.equation(base, root, "root-both-sides", says)
+            says = ROOT_OF_BOTH() if index % 2 else ROOT_OF_BOTH_EITHER_SIGN()
+            board.equation(base, root, says)
         case _:
             raise OutOfScope("This step cannot be undone.")
 
@@ -146,16 +154,15 @@ def _divided(board: Board, factors: tuple[Expr, ...], value: Expr) -> None:
         below = build.product(f.denominator for f in fractions)
         above: list[Expr] = [f for f in outside if not isinstance(f, Quotient)]
         above += [f.numerator for f in fractions if f.numerator != build.ONE]
-        says = f"Multiply both sides by {shown(below)}."
+        says = MULTIPLY_BOTH_BY(below)
         left = build.product([*above, *build.factors_of(inside)])
-        board.equation(left, _tidy(build.product((below, value))), "multiply-both-sides", says)
+        board.equation(left, _tidy(build.product((below, value))), says)
         return
     divisor = build.product(outside)
-    says = f"Divide both sides by {shown(divisor)}."
+    says = DIVIDE_BOTH_BY(divisor)
     condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) - {"π"} else ""
     board.write(
         Relation(inside, "=", _tidy(Quotient(value, divisor))),
-        "divide-both-sides",
         says,
         condition=condition,
     )
@@ -195,7 +202,7 @@ def literal_quadratic(board: Board) -> None:
         raise OutOfScope("It has no middle term, or is not quadratic.")
     if line.right != build.ZERO:
         left = polynomial_tree(zero.numerator, algebra)
-        board.equation(left, build.ZERO, "zero-on-one-side", "Bring all terms to one side.")
+        board.equation(left, build.ZERO, ALL_TERMS_ON_ONE_SIDE())
     if numeral(a) is not None and numeral(a) < 0:  # type: ignore[operator]
         a, b, c = (polynomial_tree(-part, algebra) for part in reversed(found))
     whole = Sum((Term("+", Power(b, Number("2"))), Term("-", build.product((Number("4"), a, c)))))
@@ -203,8 +210,8 @@ def literal_quadratic(board: Board) -> None:
     below = build.times(Fraction(2), a) if numeral(a) is None else build.number(2 * numeral(a))  # type: ignore[operator]
     top = Sum((build.as_term(build.negative(b)), Term("+-", Root(2, inside))))
     condition = f"{shown(a)} != 0".replace("−", "-") if letters(a) else ""
-    says = f"The quadratic formula, with a = {shown(a)}, b = {shown(b)}, c = {shown(c)}."
+    says = FORMULA_WITH(named(a, b, c))
     end = Relation(Symbol(unknown), "=", Quotient(top, below))
     if unmet_forms(end, "solve", (), unknown):
         raise OutOfScope("Its root is not in simplest form: divide or factor first.")
-    board.write(end, "quadratic-formula", says, KEY, condition)
+    board.write(end, says, KEY, condition)

@@ -6,10 +6,22 @@ from math import lcm
 
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
-from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, Posed, shown
-from uchuu_core.methods.polynomials import expansions, open_subtracted
-from uchuu_core.moves.laws.equations import both_sides, denominators, scaled_side
+from uchuu_core.lawbook.linear import (
+    ALWAYS_TRUE,
+    CLEAR_BY,
+    DIVIDE_BOTH_BY,
+    DIVIDE_EVERY_TERM_BY,
+    MULTIPLY_BOTH_BY,
+    MULTIPLY_BOTH_BY_MINUS_ONE,
+    MULTIPLY_BY_RECIPROCAL_OF,
+    NEVER_TRUE,
+    UNKNOWN_FIRST,
+)
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, Posed
+from uchuu_core.methods.polynomials import expansions, open_subtracted, said_of_opening
+from uchuu_core.moves.laws.equations import both_sides, denominators, moved_across, scaled_side
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
+from uchuu_core.moves.said import collected_says
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Sum, Symbol, Term
 from uchuu_core.tree.paths import letters, walk
@@ -47,12 +59,12 @@ def simplified(line: Relation) -> Iterator[Moment]:
         yield moment
     new = open_subtracted(now)
     if new != now:
-        now = new
-        yield Moment(now, "take-minus-into-bracket", "The minus changes every sign in its bracket.")
+        says, now = said_of_opening(now), new
+        yield Moment(now, says)
     assert isinstance(now, Relation)
     joined = _collected_line(now)
     if joined != now:
-        yield Moment(joined, "collect-like-terms", "Collect like terms on each side.")
+        yield Moment(joined, collected_says(now.left, now.right))
 
 
 def _with_unworked(line: Relation, term: Term) -> Relation:
@@ -67,12 +79,9 @@ def _with_unworked(line: Relation, term: Term) -> Relation:
 def _add_to_both(line: Relation, value: Expr, weight: int = BOARD) -> Iterator[Moment]:
     """Yield the step that takes *value* away on both sides."""
     term = build.as_term(build.negative(value))
-    verb, law = (
-        ("Add", "add-on-both-sides") if term.sign == "+" else ("Subtract", "subtract-on-both-sides")
-    )
-    says = f"{verb} {shown(term.body)} on both sides."
-    yield Moment(_with_unworked(line, term), law, says, RIDES_ALONG)
-    yield Moment(both_sides(line, term), law, says, weight)
+    says = moved_across(value)
+    yield Moment(_with_unworked(line, term), says, RIDES_ALONG)
+    yield Moment(both_sides(line, term), says, weight)
 
 
 def _undo_coefficient(line: Relation, unknown: str) -> Iterator[Moment]:
@@ -85,20 +94,20 @@ def _undo_coefficient(line: Relation, unknown: str) -> Iterator[Moment]:
     if any("." in getattr(p, "text", "") for _, p in walk(line)):
         result = Relation(Symbol(unknown), "=", build.decimal(value / factor))
     if factor == -1:
-        yield Moment(result, "multiply-both-sides", "Multiply both sides by −1.", KEY)
+        yield Moment(result, MULTIPLY_BOTH_BY_MINUS_ONE(), KEY)
     elif abs(factor.numerator) == 1:
         by = factor.denominator * factor.numerator
-        says = f"Multiply both sides by {shown(build.number(by))}."
-        yield Moment(result, "multiply-both-sides", says, KEY)
+        says = MULTIPLY_BOTH_BY(build.number(by))
+        yield Moment(result, says, KEY)
     elif factor.denominator == 1:
         divisor = build.number(factor)
         undone = Relation(Quotient(line.left, divisor), "=", Quotient(line.right, divisor))
-        says = f"Divide both sides by {shown(divisor)}."
-        yield Moment(undone, "divide-both-sides", says, RIDES_ALONG)
-        yield Moment(result, "divide-both-sides", says, KEY)
+        says = DIVIDE_BOTH_BY(divisor)
+        yield Moment(undone, says, RIDES_ALONG)
+        yield Moment(result, says, KEY)
     else:
-        says = f"Multiply both sides by the reciprocal, {shown(build.number(1 / factor))}."
-        yield Moment(result, "multiply-both-sides", says, KEY)
+        says = MULTIPLY_BY_RECIPROCAL_OF(build.number(1 / factor))
+        yield Moment(result, says, KEY)
 
 
 def _letters_to_left(line: Relation, unknown: str) -> Iterator[Moment]:
@@ -112,7 +121,7 @@ def _letters_to_left(line: Relation, unknown: str) -> Iterator[Moment]:
                 now = moment.line  # type: ignore[assignment]
                 yield moment
         turned = Relation(now.right, "=", now.left)
-        yield Moment(turned, "turn-equation-round", "Write the side with the unknown first.", 0)
+        yield Moment(turned, UNKNOWN_FIRST(Symbol(unknown)), 0)
         return
     yield from _add_to_both(line, build.times(right, Symbol(unknown)))
 
@@ -138,7 +147,7 @@ def undo(line: Relation, unknown: str) -> Iterator[Moment]:
         now = moment.line  # type: ignore[assignment]
         yield moment
     if coefficient_of(now.left, unknown) == 0:
-        yield from _without_unknown(now)
+        yield from _without_unknown(now, unknown)
         return
     constant = constant_of(now.left)
     if constant:
@@ -155,13 +164,13 @@ def _written_constant(side: Expr) -> Expr:
     return build.ZERO
 
 
-def _without_unknown(line: Relation) -> Iterator[Moment]:
+def _without_unknown(line: Relation, unknown: str) -> Iterator[Moment]:
     if constant_of(line.left) == constant_of(line.right):
-        says = "The line is true whatever the unknown is: every real number is a solution."
-        yield Moment(Outcome("all real numbers"), "read-an-identity", says, KEY)
+        says = ALWAYS_TRUE(Symbol(unknown))
+        yield Moment(Outcome("all real numbers"), says, KEY)
     else:
-        says = f"{shown(line.left)} is never {shown(line.right)}: there is no solution."
-        yield Moment(Outcome("no solution"), "read-a-contradiction", says, KEY)
+        says = NEVER_TRUE(left=line.left, right=line.right)
+        yield Moment(Outcome("no solution"), says, KEY)
 
 
 def _continued(start: Line, first: Iterator[Moment], unknown: str) -> Iterator[Moment]:
@@ -184,8 +193,8 @@ def clear_fractions(posed: Posed) -> Iterator[Moment]:
     now = build.without_brackets(posed.given)
     factor = Fraction(lcm(*denominators(now.left), *denominators(now.right)))
     cleared = Relation(scaled_side(now.left, factor), "=", scaled_side(now.right, factor))
-    says = f"Multiply every term by the common denominator, {factor}."
-    yield Moment(cleared, "clear-denominators", says)
+    says = CLEAR_BY(build.number(Fraction(factor)))
+    yield Moment(cleared, says)
     yield from _continued(cleared, simplified(cleared), posed.unknown)
 
 
@@ -200,13 +209,13 @@ def divide_first(posed: Posed) -> Iterator[Moment]:
         yield moment
     factor = coefficient_of(now.left, unknown)
     if factor == 0:
-        yield from _without_unknown(now)
+        yield from _without_unknown(now, unknown)
         return
     if factor != 1:
         scale = 1 / factor
         now = Relation(scaled_side(now.left, scale), "=", scaled_side(now.right, scale))
-        says = f"Divide every term by {shown(build.number(factor))}."
-        yield Moment(now, "divide-both-sides", says)
+        says = DIVIDE_EVERY_TERM_BY(build.number(factor))
+        yield Moment(now, says)
     yield from undo(now, unknown)
 
 

@@ -6,6 +6,13 @@ from typing import Any
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.linear import (
+    CLEAR_BY,
+    DIVIDE_BOTH_BY,
+    FACTOR_LETTER_OUT,
+    LETTER_ON_ONE_SIDE,
+    UNKNOWN_FIRST,
+)
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.fractions_in_letters import (
     ONE,
@@ -14,7 +21,7 @@ from uchuu_core.methods.fractions_in_letters import (
     stretched,
 )
 from uchuu_core.methods.method import KEY, shown
-from uchuu_core.methods.polynomials import expansions, open_subtracted
+from uchuu_core.methods.polynomials import expansions, open_subtracted, said_of_opening
 from uchuu_core.methods.rational_shapes import positive_below
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.tree import build
@@ -71,16 +78,13 @@ def _cleared(board: Board, algebra: Any) -> None:
         build.total(build.as_term(stretched(f, common, algebra), sign) for sign, f in side)  # type: ignore[arg-type]
         for side in sides
     ]
-    factor = shown(common.tree(algebra))
-    says = f"Multiply every term by the common denominator, {factor}."
-    board.equation(new[0], new[1], "clear-denominators", says)
+    says = CLEAR_BY(common.tree(algebra))
+    board.equation(new[0], new[1], says)
 
 
 def _opened(board: Board) -> None:
     board.follow(expansions(board.relation))
-    board.write(
-        open_subtracted(board.now), "take-minus-into-bracket", "The minus changes every sign."
-    )
+    board.write(open_subtracted(board.now), said_of_opening(board.now))
 
 
 def _apart(polynomial: Any, place: int, algebra: Any) -> tuple[Any, Any]:
@@ -101,12 +105,10 @@ def _collected(board: Board, with_letter: Any, without: Any, algebra: Any) -> No
     left, right = polynomial_tree(with_letter, algebra), polynomial_tree(-without, algebra)
     letter = board.unknown
     if board.relation == Relation(right, "=", left):
-        board.equation(
-            left, right, "turn-equation-round", f"Write the side with {letter} first.", 0
-        )
+        board.equation(left, right, UNKNOWN_FIRST(Symbol(letter)), 0)
         return
-    says = f"Terms with {letter} on one side, all others on the other."
-    board.equation(left, right, "collect-the-letter", says)
+    says = LETTER_ON_ONE_SIDE(Symbol(letter))
+    board.equation(left, right, says)
 
 
 def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None:
@@ -115,16 +117,16 @@ def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None
     right = -without
     divisor = polynomial_tree(factor, algebra)
     if len(factor) > 1:
-        says = f"Factor {board.unknown} out."
+        says = FACTOR_LETTER_OUT(Symbol(board.unknown))
         whole = build.product((letter, divisor))
-        board.equation(whole, board.relation.right, "factor-out", says)
+        board.equation(whole, board.relation.right, says)
     if divisor == build.ONE:
         return
-    says = f"Divide both sides by {shown(divisor)}."
+    says = DIVIDE_BOTH_BY(divisor)
     condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) else ""
     numbers = [c for side in (factor, right) for _, c in side.terms()]
     shared = gcd(*(int(c) for c in numbers)) if all(c.q == 1 for c in numbers) and right else 1
     below = polynomial_tree(factor / shared, algebra)
     top = polynomial_tree(right / shared, algebra)
     end = Quotient(top, below) if below not in (build.ONE, build.ZERO) and right else top
-    board.write(Relation(letter, "=", end), "divide-both-sides", says, KEY, condition)
+    board.write(Relation(letter, "=", end), says, KEY, condition)

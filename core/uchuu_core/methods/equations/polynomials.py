@@ -11,6 +11,19 @@ from flint import fmpq
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.expanding import HIGHEST_POWER_FIRST
+from uchuu_core.lawbook.linear import (
+    BOTH_SIDES_SAME,
+    BRING_TO_ONE_SIDE,
+    CLEAR_BOTH_BY,
+    DIVIDE_EVERY_TERM_BY,
+    FACTOR_ZERO_AT,
+    IS_NOT_ZERO,
+    MULTIPLY_BOTH_BY_MINUS_ONE,
+    TURN_ROUND,
+)
+from uchuu_core.lawbook.quadratics import SOME_FACTOR_IS_ZERO, ZERO_POWER
+from uchuu_core.lawbook.says import Listed, listed
 from uchuu_core.methods.equations import linear
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.factoring import Route, route
@@ -93,24 +106,23 @@ def zero_on_one_side(board: Board) -> Coefficients:
     line = board.relation
     if line.right != build.ZERO:
         side, other = ("left", line.right) if values[-1] > 0 else ("right", line.left)
-        says = f"Zero on one side: bring {_listed(other)} to the {side}."
-        board.equation(tree_of(moved, board), build.ZERO, "zero-on-one-side", says)
+        says = BRING_TO_ONE_SIDE(_listed(other), side)
+        board.equation(tree_of(moved, board), build.ZERO, says)
     elif values[-1] < 0:
-        says = "Multiply both sides by −1."
-        board.equation(tree_of(moved, board), build.ZERO, "multiply-both-sides", says)
+        says = MULTIPLY_BOTH_BY_MINUS_ONE()
+        board.equation(tree_of(moved, board), build.ZERO, says)
     below = lcm(*(v.denominator for v in moved))
     if below > 1:
         moved = tuple(v * below for v in moved)
-        says = f"Multiply both sides by {below}."
-        board.equation(tree_of(moved, board), build.ZERO, "clear-denominators", says)
+        says = CLEAR_BOTH_BY(build.number(Fraction(below)))
+        board.equation(tree_of(moved, board), build.ZERO, says)
     ordered = tree_of(moved, board)
-    board.equation(ordered, build.ZERO, "collect-like-terms", "Highest power first.", RIDES_ALONG)
+    board.equation(ordered, build.ZERO, HIGHEST_POWER_FIRST(), RIDES_ALONG)
     return moved
 
 
-def _listed(side: Expr) -> str:
-    parts = [shown(build.total((term,))) for term in build.terms_of(side)]
-    return ", ".join(parts[:-1]) + " and " + parts[-1] if len(parts) > 1 else parts[0]
+def _listed(side: Expr) -> Listed:
+    return listed(build.total((term,)) for term in build.terms_of(side))
 
 
 def divided_by_common(board: Board, values: Coefficients) -> Coefficients:
@@ -118,8 +130,8 @@ def divided_by_common(board: Board, values: Coefficients) -> Coefficients:
     common = gcd(*(int(v) for v in values))
     if common > 1:
         values = tuple(v / common for v in values)
-        says = f"Every term can be divided by {common}."
-        board.equation(tree_of(values, board), build.ZERO, "divide-both-sides", says)
+        says = DIVIDE_EVERY_TERM_BY(build.number(Fraction(common)))
+        board.equation(tree_of(values, board), build.ZERO, says)
     return values
 
 
@@ -155,11 +167,11 @@ def by_factoring(board: Board, school: str, solve: Callable[[Board], None]) -> N
             if not found.techniques:
                 raise OutOfScope("It does not factor over the integers.")
             for moment in found.moments:
-                board.equation(moment.line, build.ZERO, moment.law, moment.says, moment.weight)  # type: ignore[arg-type]
+                board.equation(moment.line, build.ZERO, moment.says, moment.weight)  # type: ignore[arg-type]
         elif found != "it is factored already":
             raise OutOfScope(found)
     elif line.left == build.ZERO:
-        board.equation(line.right, line.left, "turn-equation-round", "Turn it round.", RIDES_ALONG)
+        board.equation(line.right, line.left, TURN_ROUND(), RIDES_ALONG)
     zero_product(board, solve)
 
 
@@ -181,17 +193,19 @@ def zero_product(board: Board, solve: Callable[[Board], None]) -> None:
         Relation(factor_tree(polynomial, 1, board.algebra), "=", build.ZERO)
         for polynomial, _ in factors
     ]
-    says = "A product is zero only where a factor is zero."
+    says = SOME_FACTOR_IS_ZERO()
     if len(options) == 1:
-        says = "A power is zero only where its base is zero."
-    board.write(either(list(options)), "zero-product", says)
+        says = ZERO_POWER()
+    board.write(either(list(options)), says)
 
     def solve_one(branch: Board) -> None:
         found = coefficients(branch.relation, branch.unknown)
         if len(found) == 2:
             value = build.number(-found[0] / found[1])
-            says = f"{shown(branch.relation.left)} = 0 gives {branch.unknown} = {shown(value)}."
-            branch.equation(unknown_of(branch), value, "solve-linear", says, RIDES_ALONG)
+            says = FACTOR_ZERO_AT(
+                factor=branch.relation.left, unknown=Symbol(branch.unknown), value=value
+            )
+            branch.equation(unknown_of(branch), value, says, RIDES_ALONG)
         else:
             solve(branch)
 
@@ -214,8 +228,8 @@ def unknown_of(board: Board) -> Expr:
 def without_unknown(board: Board, values: Coefficients) -> None:
     """Read a line from which the unknown is gone, or that is never true."""
     if not values:
-        says = "Both sides are the same: it is true for every value."
-        board.write(Outcome("all real numbers"), "read-an-identity", says, KEY)
+        says = BOTH_SIDES_SAME()
+        board.write(Outcome("all real numbers"), says, KEY)
     else:
-        says = f"{shown(build.number(values[0]))} is not 0: there is no solution."
-        board.write(Outcome("no solution"), "read-a-contradiction", says, KEY)
+        says = IS_NOT_ZERO(build.number(values[0]))
+        board.write(Outcome("no solution"), says, KEY)

@@ -4,6 +4,31 @@ from fractions import Fraction
 from math import isqrt
 
 from uchuu_core.failures import OutOfScope
+from uchuu_core.lawbook.expanding import HIGHEST_POWER_FIRST
+from uchuu_core.lawbook.factoring import IS_SQUARE_OF, LEFT_SIDE_IS_SQUARE
+from uchuu_core.lawbook.fractions import COMMON_OUT_OF_EVERY_TERM
+from uchuu_core.lawbook.linear import (
+    DIVIDE_BOTH_BY,
+    DIVIDE_BY_LEADING_COEFFICIENT,
+    MULTIPLY_BOTH_BY,
+)
+from uchuu_core.lawbook.quadratics import (
+    DISCRIMINANT_IS,
+    DISCRIMINANT_NEGATIVE,
+    DISCRIMINANT_ZERO,
+    HALF_SQUARED,
+    INTO_THE_FORMULA,
+    ISOLATE_SQUARE,
+    NO_REAL_SQUARE,
+    NUMBER_TO_THE_OTHER_SIDE,
+    ONLY_ZERO_SQUARED,
+    ROOM_BY_ADDING,
+    ROOM_BY_SUBTRACTING,
+    SQUARE_ROOT_OF_BOTH,
+    WRITE_BOTH,
+)
+from uchuu_core.lawbook.radicals import ROOT_SIMPLIFIED, ROOT_SIMPLIFIED_I, SIGN_AND_BOTTOM
+from uchuu_core.lawbook.says import Listed, listed
 from uchuu_core.methods.equations import linear
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.equations.polynomials import (
@@ -16,7 +41,8 @@ from uchuu_core.methods.equations.polynomials import (
     zero_on_one_side,
 )
 from uchuu_core.methods.equations.surds import RootOf, around, root_of
-from uchuu_core.methods.method import KEY, RIDES_ALONG, shown
+from uchuu_core.methods.method import KEY, RIDES_ALONG
+from uchuu_core.moves.laws.equations import moved_across
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Chain,
@@ -147,8 +173,8 @@ def by_square_roots(board: Board) -> None:
         side, other = (line.left, line.right)
         if board.unknown in letters(other):
             side, other = other, side
-        says = f"{shown(side)} is the square of {shown(inside)}."
-        board.equation(squared, other, "perfect-square", says)
+        says = IS_SQUARE_OF(side=side, root=inside)
+        board.equation(squared, other, says)
     _isolate(board, squared, scale, value)
     take_root(board, inside, value)
 
@@ -158,38 +184,35 @@ def _isolate(board: Board, squared: Expr, scale: Fraction, value: Fraction) -> N
     scaled = build.times(scale, squared)
     target = build.number(value * scale)
     if board.relation.right != target or board.relation.left != scaled:
-        size = shown(scaled if scale > 0 else build.times(-scale, squared))
+        size = scaled if scale > 0 else build.times(-scale, squared)
         if scale < 0:
             scaled, target = build.times(-scale, squared), build.number(-value * scale)
-        says = f"Isolate the square: {size} alone on one side."
-        board.equation(scaled, target, "isolate-the-square", says)
+        says = ISOLATE_SQUARE(size)
+        board.equation(scaled, target, says)
     if abs(scale) != 1:
-        by = build.number(abs(scale))
-        verb, number = "Divide", shown(by)
-        if scale.denominator != 1 and abs(scale.numerator) == 1:
-            verb, number = "Multiply", str(scale.denominator)
-        says = f"{verb} both sides by {number}."
-        board.equation(squared, build.number(value), "divide-both-sides", says)
+        is_share = scale.denominator != 1 and abs(scale.numerator) == 1
+        says = MULTIPLY_BOTH_BY(1 / abs(scale)) if is_share else DIVIDE_BOTH_BY(abs(scale))
+        board.equation(squared, build.number(value), says)
 
 
 def take_root(board: Board, inside: Expr, value: Fraction) -> None:
     """Write the lines from ``S² = v``, S linear in the unknown, to the solutions."""
     if value < 0 and not board.numbers.is_complex:
-        says = f"A square is never negative: no real number solves it ({shown(build.number(value))} < 0)."
-        board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+        says = NO_REAL_SQUARE(build.number(value))
+        board.write(Outcome("no solution"), says, KEY)
         return
     if value == 0:
-        board.equation(inside, build.ZERO, "root-both-sides", "Only 0 has the square 0.")
+        board.equation(inside, build.ZERO, ONLY_ZERO_SQUARED())
         board.follow(linear.undo(board.relation, board.unknown))
         return
     root = root_of(value)
-    says = "Take the square root of both sides: ±, since two numbers have this square."
+    says = SQUARE_ROOT_OF_BOTH()
     raw = Root(2, build.number(value))
-    board.equation(inside, Signed("+-", raw), "root-both-sides", says)
-    said = f"{shown(raw)} = {shown(root.tree)}."
+    board.equation(inside, Signed("+-", raw), says)
+    said = ROOT_SIMPLIFIED(root=raw, simplified=root.tree)
     if root.is_imaginary:
-        said = f"{shown(raw)} = {shown(root.tree)}, since i² = −1."
-    board.equation(inside, Signed("+-", root.tree), "simplify-root", said)
+        said = ROOT_SIMPLIFIED_I(root=raw, simplified=root.tree)
+    board.equation(inside, Signed("+-", root.tree), said)
     solve_for_unknown(board, inside, root)
 
 
@@ -198,14 +221,13 @@ def solve_for_unknown(board: Board, inside: Expr, root: RootOf) -> None:
     q, p = coefficients(Relation(inside, "=", build.ZERO), board.unknown)
     letter = unknown_of(board)
     if q:
-        verb = "Subtract" if q > 0 else "Add"
         right = around(-q, root, "+-")
-        says = f"{verb} {shown(build.number(abs(q)))} on both sides."
-        board.equation(build.times(p, letter), right, "subtract-on-both-sides", says)
+        says = moved_across(build.number(q))
+        board.equation(build.times(p, letter), right, says)
     if p != 1:
         right = around(-q / p, root.over(p), "+-")
-        says = f"Divide both sides by {shown(build.number(p))}."
-        board.equation(letter, right, "divide-both-sides", says)
+        says = DIVIDE_BOTH_BY(build.number(p))
+        board.equation(letter, right, says)
     both_written(board, -q / p, root.over(p))
 
 
@@ -213,8 +235,8 @@ def both_written(board: Board, center: Fraction, root: RootOf) -> None:
     """Write both solutions out."""
     letter = unknown_of(board)
     pair = [Relation(letter, "=", around(center, root, sign)) for sign in ("+", "-")]
-    says = "Write both solutions out."
-    board.write(either(list(pair)), "both-solutions", says, KEY)
+    says = WRITE_BOTH()
+    board.write(either(list(pair)), says, KEY)
 
 
 # by completing the square
@@ -230,16 +252,15 @@ def by_completing(board: Board) -> None:
     _gathered(board, (c, b, a))
     if a != 1:
         c, b = c / a, b / a
-        says = f"Divide every term by the leading coefficient, {shown(build.number(a))}."
+        says = DIVIDE_BY_LEADING_COEFFICIENT(build.number(a))
         right = board.relation.right
         left = (c, b, Fraction(1)) if right == build.ZERO else (Fraction(0), b, Fraction(1))
         value = build.ZERO if right == build.ZERO else build.number(-c)
-        board.equation(tree_of(left, board), value, "divide-both-sides", says)
+        board.equation(tree_of(left, board), value, says)
     if board.relation.right != build.number(-c) or c:
-        verb = "Subtract" if c > 0 else "Add"
-        says = f"{verb} {shown(build.number(abs(c)))} on both sides: a gap for the square."
+        says = (ROOM_BY_SUBTRACTING if c > 0 else ROOM_BY_ADDING)(abs(c))
         left_tree = tree_of((Fraction(0), b, Fraction(1)), board)
-        board.equation(left_tree, build.number(-c), "constant-across", says)
+        board.equation(left_tree, build.number(-c), says)
     half = b / 2
     if half:
         _complete(board, half, -c)
@@ -256,13 +277,11 @@ def _gathered(board: Board, values: Coefficients) -> None:
     is_ready = right_free and (line.right == build.ZERO or left[0] == 0)
     if not is_ready:
         tree = tree_of((Fraction(0), b, a), board)
-        says = "Terms with the unknown on one side, the number on the other."
-        board.equation(tree, build.number(-c), "constant-across", says)
+        says = NUMBER_TO_THE_OTHER_SIDE()
+        board.equation(tree, build.number(-c), says)
     else:
         ordered = tree_of(left, board)
-        board.equation(
-            ordered, line.right, "collect-like-terms", "Highest power first.", RIDES_ALONG
-        )
+        board.equation(ordered, line.right, HIGHEST_POWER_FIRST(), RIDES_ALONG)
 
 
 def _complete(board: Board, half: Fraction, right: Fraction) -> None:
@@ -273,20 +292,25 @@ def _complete(board: Board, half: Fraction, right: Fraction) -> None:
     else:
         unworked = written
     left = build.add(board.relation.left, unworked)
-    says = (
-        f"Half of {shown(build.number(half * 2))} is {shown(build.number(half))}, "
-        f"its square is {shown(written)}: add {shown(written)} to both sides."
-    )
+    says = HALF_SQUARED(coefficient=build.number(half * 2), half=build.number(half), square=written)
     if right:
-        board.equation(left, build.add(build.number(right), unworked), "complete-the-square", says)
+        board.equation(left, build.add(build.number(right), unworked), says)
     else:
-        board.equation(left, unworked, "complete-the-square", says)
+        board.equation(left, unworked, says)
     squared = Power(tree_of((half, Fraction(1)), board), TWO)
-    says = f"The left side is the square of {shown(squared.base)}."
-    board.equation(squared, build.number(right + square), "perfect-square", says)
+    says = LEFT_SIDE_IS_SQUARE(squared.base)
+    board.equation(squared, build.number(right + square), says)
 
 
 # by the formula
+
+
+def named(a: Expr, b: Expr, c: Expr) -> Listed:
+    """Name the coefficients: ``a = 2, b = −3, c = 1``."""
+    letters_of = zip("abc", (a, b, c), strict=True)
+    return listed(
+        (Relation(Symbol(name), "=", value) for name, value in letters_of), before_last=", "
+    )
 
 
 def by_formula(board: Board) -> None:
@@ -299,9 +323,7 @@ def by_formula(board: Board) -> None:
     values = divided_by_common(board, zero_on_one_side(board))
     c, b, a = values
     under = discriminant(values)
-    named = ", ".join(
-        f"{name} = {shown(build.number(value))}" for name, value in (("a", a), ("b", b), ("c", c))
-    )
+    said = named(*(build.number(value) for value in (a, b, c)))
     if board.unknown != "D" and not board.is_branch:
         worked = Sum(
             (
@@ -309,33 +331,33 @@ def by_formula(board: Board) -> None:
                 Term("-", _times(Number("4"), build.number(a), build.number(c))),
             )
         )
-        says = f"{named}: the discriminant b² − 4ac is {shown(build.number(under))}."
-        board.aside(Chain((Symbol("D"), worked, build.number(under))), "discriminant", says)
+        says = DISCRIMINANT_IS(named=said, value=build.number(under))
+        board.aside(Chain((Symbol("D"), worked, build.number(under))), says)
     if under < 0 and not board.numbers.is_complex:
-        says = "The discriminant is negative: no real number solves it."
-        board.write(Outcome("no solution"), "discriminant", says, KEY)
+        says = DISCRIMINANT_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
     letter = unknown_of(board)
     raw = Sum((build.as_term(_opposite(b)), Term("+-", Root(2, build.number(under)))))
     below = _times(TWO, build.number(a))
-    says = f"Put {named} into (−b ± √(b² − 4ac))/(2a)."
-    board.equation(letter, Quotient(raw, below), "quadratic-formula", says)
+    says = INTO_THE_FORMULA(said)
+    board.equation(letter, Quotient(raw, below), says)
     root = root_of(under)
     if under == 0:
-        says = "The discriminant is 0: one solution."
-        board.equation(letter, build.number(-b / (2 * a)), "quadratic-formula", says, KEY)
+        says = DISCRIMINANT_ZERO()
+        board.equation(letter, build.number(-b / (2 * a)), says, KEY)
         return
     whole = around(-b, root, "+-")
     raw_root = Root(2, build.number(under))
-    says = "Work out the sign and the bottom."
+    says = SIGN_AND_BOTTOM()
     if root.tree != raw_root:
-        says = f"{shown(raw_root)} = {shown(root.tree)}."
+        says = ROOT_SIMPLIFIED(root=raw_root, simplified=root.tree)
     simplified = Quotient(whole, build.number(2 * a))
-    board.equation(letter, simplified, "simplify-root", says)
+    board.equation(letter, simplified, says)
     if not root.is_rational:
         lowest = around(-b / (2 * a), root.over(2 * a), "+-")
-        says = "Divide the common factor out of every term."
-        board.equation(letter, lowest, "divide-out", says)
+        says = COMMON_OUT_OF_EVERY_TERM()
+        board.equation(letter, lowest, says)
     both_written(board, -b / (2 * a), root.over(2 * a))
 
 

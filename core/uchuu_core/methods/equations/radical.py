@@ -6,10 +6,13 @@ from math import gcd
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.lawbook.equations import ISOLATE_ROOT, SQUARE_BOTH_SUM, SQUARE_ROOT_NEVER_NEGATIVE
+from uchuu_core.lawbook.linear import DIVIDE_BOTH_BY
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.finish import finish
-from uchuu_core.methods.method import KEY, RIDES_ALONG, shown
+from uchuu_core.methods.equations.reverse import raised
+from uchuu_core.methods.method import KEY, RIDES_ALONG
 from uchuu_core.methods.written import polynomial_tree
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.tree import build
@@ -140,9 +143,9 @@ def _isolated(board: Board, left: Side, right: Side) -> bool:
         (alone.tree, other.tree),
         (other.tree, alone.tree),
     )
-    says = f"Isolate {shown(alone.tree)}."
+    says = ISOLATE_ROOT(alone.tree)
     if not stays:
-        board.equation(alone.tree, other.tree, "isolate-radical", says)
+        board.equation(alone.tree, other.tree, says)
     scale = _common(alone, other)
     if scale != 1:
         alone = RootPart(alone.coefficient / scale, alone.root)
@@ -150,12 +153,12 @@ def _isolated(board: Board, left: Side, right: Side) -> bool:
             tuple(RootPart(p.coefficient / scale, p.root) for p in other.roots),
             _polynomial(build.product((build.number(1 / scale), other.rest)), board),
         )
-        says = f"Divide both sides by {shown(build.number(scale))}."
-        board.equation(alone.tree, other.tree, "divide-both-sides", says)
+        says = DIVIDE_BOTH_BY(build.number(scale))
+        board.equation(alone.tree, other.tree, says)
     value = None if other.roots else _number(other.rest)
     if alone.root.index % 2 == 0 and value is not None and value < 0:
-        says = "A square root is never negative: there is no solution."
-        board.write(Outcome("no solution"), "root-never-negative", says, KEY)
+        says = SQUARE_ROOT_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return True
     return False
 
@@ -197,24 +200,23 @@ def _raise(board: Board) -> None:
     alone, other = (left.roots[0], right) if is_left else (right.roots[0], left)
     index = alone.root.index
     power = Number(str(index))
-    name = {2: "Square", 3: "Cube"}.get(index, f"Raise to the power {index}")
-    says = f"{name} both sides as wholes."
+    says = raised(index, as_wholes=True)
     if not other.roots:
         raised_other: Expr = _powered(other.rest, index)
     elif index == 2:
         raised_other = _squared(other, board)
         if other.rest != build.ZERO:
-            says += " A sum squared has its middle term."
+            says = SQUARE_BOTH_SUM()
     else:
         raise OutOfScope("Roots of a higher index on both sides are not worked yet.")
-    raised = _powered_root(alone, index)
+    own = _powered_root(alone, index)
     whole = [Power(alone.tree, power), Power(other.tree, power)]
-    ends = [raised, raised_other]
+    ends = [own, raised_other]
     if not is_left:
         whole.reverse()
         ends.reverse()
-    board.equation(whole[0], whole[1], "raise-both-sides", says, RIDES_ALONG)
-    board.equation(ends[0], ends[1], "raise-both-sides", says)
+    board.equation(whole[0], whole[1], says, RIDES_ALONG)
+    board.equation(ends[0], ends[1], says)
 
 
 def _powered_root(part: RootPart, index: int) -> Expr:

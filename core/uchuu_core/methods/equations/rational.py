@@ -8,6 +8,22 @@ from uchuu_core.kernel.domains import domain_of
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import number_text
+from uchuu_core.lawbook.equations import (
+    NUMERATOR_TIMES_OTHER_DENOMINATOR,
+    NUMERATOR_TIMES_OTHER_EXCLUDED,
+    NUMERATORS_ARE_EQUAL,
+)
+from uchuu_core.lawbook.expanding import MULTIPLY_EVERY_TERM
+from uchuu_core.lawbook.exponents import ONE_OVER_THE_POWER
+from uchuu_core.lawbook.fractions import (
+    EVERY_TERM_BY_LCD,
+    EVERY_TERM_BY_LCD_EXCLUDED,
+    FACTOR_ALL_BELOW,
+    FACTOR_ALL_BELOW_EXCLUDED,
+    ONE_FRACTION_EACH_SIDE,
+)
+from uchuu_core.lawbook.numbers import TERMS_TO_LCD, TERMS_TO_LCD_EXCLUDED
+from uchuu_core.lawbook.says import Listed, listed, mathematics
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.finish import finish
@@ -18,7 +34,7 @@ from uchuu_core.methods.fractions_in_letters import (
     least_common,
     stretched,
 )
-from uchuu_core.methods.method import RIDES_ALONG, shown
+from uchuu_core.methods.method import RIDES_ALONG
 from uchuu_core.methods.rational_shapes import positive_below, without_negative_exponent
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Number, Power, Quotient, Sign, Sum, Term
@@ -72,27 +88,29 @@ def _part(sign: Sign, body: Expr, board: Board) -> Part:
     return Part(new, body, fraction)  # type: ignore[arg-type]
 
 
-def excluded_text(board: Board) -> str:
-    """Return what the denominators exclude: ``x ≠ 2, x ≠ 5``."""
+def excluded_by(board: Board) -> Listed | None:
+    """Return what the denominators exclude: ``x ≠ 2, x ≠ 5``; None for nothing."""
     try:
         domain = domain_of(board.relation, board.algebra, board.numbers)
     except (NotRational, Undefined) as reason:
         raise OutOfScope("A denominator in it is zero everywhere.") from reason
     values = excluded_points(domain.excluded, board.unknown)
-    return ", ".join(f"{board.unknown} ≠ {number_text(v)}" for v in values).replace("-", "−")
+    if not values:
+        return None
+    trees = [mathematics(f"{board.unknown} != {number_text(value)}") for value in values]
+    return listed(trees, before_last=", ")
 
 
 def by_lcd(board: Board) -> None:
     """Multiply every term by the least common denominator, solve, strike excluded values."""
     given = board.relation
     positive = rebuild(rebuild(given, without_negative_exponent), _folded)
-    board.write(positive, "negative-exponent", "A negative exponent means one over the power.")
+    board.write(positive, ONE_OVER_THE_POWER())
     opened = rebuild(board.relation, lambda part: _opened(part, board.unknown))
-    board.write(opened, "multiply-into-bracket", "Multiply every term of the bracket.")
+    board.write(opened, MULTIPLY_EVERY_TERM())
     sides = sides_of(board)
-    excluded = excluded_text(board)
+    excluded = excluded_by(board)
     sides = _factored(board, sides, excluded)
-    below = shown(sides.common.tree(board.algebra))
     cleared = [
         _joined([(p.sign, stretched(p.fraction, sides.common, board.algebra)) for p in side])
         for side in (sides.left, sides.right)
@@ -102,10 +120,11 @@ def by_lcd(board: Board) -> None:
         build.total(build.as_term(_times(factor, part), part.sign) for part in side)
         for side in (sides.left, sides.right)
     ]
-    says = f"Multiply every term by the least common denominator, {below}"
-    says += f"; {excluded}." if excluded and not board.moments else "."
-    board.equation(unworked[0], unworked[1], "multiply-by-lcd", says, RIDES_ALONG)
-    board.equation(cleared[0], cleared[1], "multiply-by-lcd", says)
+    says = EVERY_TERM_BY_LCD(factor)
+    if excluded and not board.moments:
+        says = EVERY_TERM_BY_LCD_EXCLUDED(factor, excluded)
+    board.equation(unworked[0], unworked[1], says, RIDES_ALONG)
+    board.equation(cleared[0], cleared[1], says)
     finish(board)
     reject(board, given)
 
@@ -145,7 +164,7 @@ def _times(factor: Expr, part: Part) -> Expr:
     return part.written if part.written == build.ZERO else build.product((factor, part.written))
 
 
-def _factored(board: Board, sides: Sides, excluded: str) -> Sides:
+def _factored(board: Board, sides: Sides, excluded: Listed | None) -> Sides:
     """Write the denominators in factors where they are not, opposite ones with one sign."""
     trees = []
     for side in (sides.left, sides.right):
@@ -157,9 +176,8 @@ def _factored(board: Board, sides: Sides, excluded: str) -> Sides:
                 body = Quotient(body.numerator, bottom.tree(board.algebra))
             terms.append(build.as_term(body, part.sign))
         trees.append(build.total(terms))
-    says = "Factor the denominators"
-    says += f"; excluded: {excluded}." if excluded else "."
-    board.equation(trees[0], trees[1], "factor-denominators", says)
+    says = FACTOR_ALL_BELOW_EXCLUDED(excluded) if excluded else FACTOR_ALL_BELOW()
+    board.equation(trees[0], trees[1], says)
     return sides_of(board)
 
 
@@ -177,7 +195,7 @@ def _opens(body: Quotient, part: Part, board: Board) -> bool:
 def by_common_denominators(board: Board) -> None:
     """Stretch every term to the LCD; equal fractions with equal bottoms have equal tops."""
     given, sides = board.relation, sides_of(board)
-    excluded = excluded_text(board)
+    excluded = excluded_by(board)
     sides = _factored(board, sides, excluded)
     below = sides.common.tree(board.algebra)
     tops = []
@@ -193,15 +211,16 @@ def by_common_denominators(board: Board) -> None:
         build.total(build.as_term(Quotient(top, below), sign) for sign, top in side)
         for side in tops
     ]
-    says = f"Bring every term to the least common denominator, {shown(below)}"
-    says += f"; {excluded}." if excluded and not board.moments else "."
-    board.equation(each[0], each[1], "common-denominator", says)
+    says = TERMS_TO_LCD(below)
+    if excluded and not board.moments:
+        says = TERMS_TO_LCD_EXCLUDED(below, excluded)
+    board.equation(each[0], each[1], says)
     sums = [_joined(side) for side in tops]
     one = [Quotient(top, below) if top != build.ZERO else top for top in sums]
-    says = "One fraction on each side; brackets stay."
-    board.equation(one[0], one[1], "one-numerator", says, RIDES_ALONG)
-    says = "Equal denominators: the numerators are equal."
-    board.equation(sums[0], sums[1], "equal-numerators", says)
+    says = ONE_FRACTION_EACH_SIDE()
+    board.equation(one[0], one[1], says, RIDES_ALONG)
+    says = NUMERATORS_ARE_EQUAL()
+    board.equation(sums[0], sums[1], says)
     finish(board)
     reject(board, given)
 
@@ -215,12 +234,13 @@ def by_cross_multiplying(board: Board) -> None:
     given, sides = board.relation, sides_of(board)
     if len(sides.left) != 1 or len(sides.right) != 1:
         raise OutOfScope("It is not one fraction on each side.")
-    excluded = excluded_text(board)
+    excluded = excluded_by(board)
     left, right = _as_fraction(given.left), _as_fraction(given.right)
     products = (_cross(left[0], right[1]), _cross(right[0], left[1]))
-    says = "Cross-multiply: each numerator times the other denominator"
-    says += f"; {excluded}." if excluded else "."
-    board.equation(products[0], products[1], "cross-multiply", says)
+    says = NUMERATOR_TIMES_OTHER_DENOMINATOR()
+    if excluded:
+        says = NUMERATOR_TIMES_OTHER_EXCLUDED(excluded)
+    board.equation(products[0], products[1], says)
     finish(board)
     reject(board, given)
 

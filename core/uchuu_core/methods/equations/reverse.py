@@ -6,17 +6,47 @@ from math import gcd, prod
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.finished_roots import has_root_below
+from uchuu_core.lawbook.equations import (
+    CUBE_BOTH,
+    EVEN_ROOT_NEVER_NEGATIVE,
+    OVER_WHAT,
+    RAISE_BOTH,
+    RAISE_BOTH_PLUS_MINUS,
+    SQUARE_BOTH,
+    SQUARE_BOTH_WHOLES,
+    TURN_BOTH_OVER,
+)
+from uchuu_core.lawbook.linear import (
+    DIVIDE_BOTH_BY,
+    MULTIPLY_BOTH_BY,
+    MULTIPLY_BOTH_BY_MINUS_ONE,
+    UNKNOWN_FIRST,
+)
+from uchuu_core.lawbook.quadratics import (
+    ABSOLUTE_NEVER_NEGATIVE,
+    EVEN_POWER_NEVER_NEGATIVE,
+    ONE_OVER_NEVER_ZERO,
+    ONLY_ZERO_ABSOLUTE,
+    ONLY_ZERO_POWER,
+    ROOT_OF_BOTH_EITHER_SIGN,
+    ROOT_OF_BOTH_ONE,
+    ROOT_OF_BOTH_PLUS_MINUS,
+    TWO_NUMBERS,
+    WRITE_BOTH,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.limits import ROOT_INDEX
 from uchuu_core.methods.bases import prime_exponents
 from uchuu_core.methods.equations.board import Board, either, is_solved
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.methods.equations.quadratics import take_root
-from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.method import KEY
 from uchuu_core.methods.order_of_operations import exact_root
 from uchuu_core.methods.radicals import SIMPLIFY, worked
 from uchuu_core.methods.roots import power_part
 from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.laws.equations import moved_across
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
@@ -51,8 +81,8 @@ def reverse_order(board: Board) -> None:
     side = given.left if board.unknown in letters(given.left) else given.right
     around = _around(side, board.unknown)
     if board.unknown in letters(given.right):
-        says = "Write the side with the unknown first."
-        board.equation(given.right, given.left, "turn-equation-round", says, 0)
+        says = UNKNOWN_FIRST(Symbol(board.unknown))
+        board.equation(given.right, given.left, says, 0)
     undo(board)
     _rationalised(board)
     if unmet_forms(board.now, "solve", (), board.unknown):
@@ -69,7 +99,7 @@ def _rationalised(board: Board) -> None:
     if letters(value) or not any(has_root_below(part) for part in parts(value)):
         return
     for moment in worked(without_brackets(value), SIMPLIFY, False).moments:
-        board.equation(board.relation.left, moment.line, moment.law, moment.says, moment.weight)  # type: ignore[arg-type]
+        board.equation(board.relation.left, moment.line, moment.says, moment.weight)  # type: ignore[arg-type]
 
 
 def _around(side: Expr, unknown: str) -> list[Expr]:
@@ -106,38 +136,29 @@ def _undo_one(board: Board, side: Expr, value: Expr) -> None:
         case Sum(terms):
             rest = [t for t in terms if unknown not in letters(t.body)]
             (kept,) = [t for t in terms if unknown in letters(t.body)]
-            says = (
-                _moved(rest[0].sign, build.total([rest[0]])) if len(rest) == 1 else "Move the rest."
-            )
+            says = moved_across(build.total(rest))
             opposite = build.total(type(t)(build.OPPOSITE[t.sign], t.body) for t in rest)
-            board.equation(
-                build.total((kept,)), added(value, opposite), "subtract-on-both-sides", says
-            )
+            board.equation(build.total((kept,)), added(value, opposite), says)
         case Signed("-", body):
-            says = "Multiply both sides by −1."
-            board.equation(body, times(value, Fraction(-1)), "multiply-both-sides", says)
+            says = MULTIPLY_BOTH_BY_MINUS_ONE()
+            board.equation(body, times(value, Fraction(-1)), says)
         case Product(factors, _):
             inside = [f for f in factors if unknown in letters(f)]
             outside = build.product(f for f in factors if unknown not in letters(f))
-            says = f"It is multiplied by {shown(outside)}: divide by it."
-            board.equation(build.product(inside), over(value, outside), "divide-both-sides", says)
+            says = DIVIDE_BOTH_BY(outside)
+            board.equation(build.product(inside), over(value, outside), says)
         case Quotient(top, bottom, _) if unknown in letters(top):
-            says = f"It is divided by {shown(bottom)}: multiply by it."
-            board.equation(top, by(value, bottom), "multiply-both-sides", says)
+            says = MULTIPLY_BOTH_BY(bottom)
+            board.equation(top, by(value, bottom), says)
         case Quotient(top, bottom, _):
             if isinstance(value, Sum):
                 raise OutOfScope("A sum would come below the bar: clear the denominators first.")
-            says = f"{shown(top)} over what gives {shown(value)}? Turn it round."
-            board.equation(bottom, over(top, value), "reciprocal", says)
+            says = OVER_WHAT(top=top, value=value)
+            board.equation(bottom, over(top, value), says)
         case Root(index, radicand):
             _undo_root(board, index, radicand, value)
         case _:
             raise OutOfScope("This step cannot be undone.")
-
-
-def _moved(sign: str, part: Expr) -> str:
-    size = part.body if isinstance(part, Signed) else part
-    return f"{'Add' if sign == '-' else 'Subtract'} {shown(size)} on both sides."
 
 
 def added(value: Expr, more: Expr) -> Expr:
@@ -181,24 +202,30 @@ def over(value: Expr, divisor: Expr) -> Expr:
 def _undo_root(board: Board, index: int, radicand: Expr, value: Expr) -> None:
     number = numeral(value)
     if index % 2 == 0 and number is not None and number < 0:
-        says = "An even root is never negative: there is no solution."
-        board.write(Outcome("no solution"), "root-never-negative", says, KEY)
+        says = EVEN_ROOT_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
-    name = {2: "Square", 3: "Cube"}.get(index, f"Raise to the power {index}")
-    raised = build.number(number**index) if number is not None else Power(value, Number(str(index)))
-    board.equation(radicand, raised, "raise-both-sides", f"{name} both sides.")
+    power = build.number(number**index) if number is not None else Power(value, Number(str(index)))
+    board.equation(radicand, power, raised(index))
+
+
+def raised(index: int, *, as_wholes: bool = False) -> Says:
+    """Say to what power both sides are raised."""
+    if index == 2:
+        return SQUARE_BOTH_WHOLES() if as_wholes else SQUARE_BOTH()
+    return CUBE_BOTH() if index == 3 else RAISE_BOTH(index)
 
 
 def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
     power, number = numeral(exponent), numeral(value)
     if power is not None and power < 0 and number is not None:
         if number == 0:
-            says = "One over a power is never 0: there is no solution."
-            board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+            says = ONE_OVER_NEVER_ZERO()
+            board.write(Outcome("no solution"), says, KEY)
             return
-        says = "A negative exponent means one over the power: turn both sides over."
+        says = TURN_BOTH_OVER()
         turned = base if power == -1 else Power(base, build.number(-power))
-        board.equation(turned, build.number(1 / number), "reciprocal", says)
+        board.equation(turned, build.number(1 / number), says)
         undo(board)
         return
     if board.numbers.is_complex and power not in (1, 2):
@@ -211,30 +238,30 @@ def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
     index = power.numerator
     if index % 2:
         root = _root_text(value, index)
-        says = f"Take the {_name(index)} root of both sides: every number has exactly one."
-        board.equation(base, root, "root-both-sides", says)
+        says = ROOT_OF_BOTH_ONE(_name(index))
+        board.equation(base, root, says)
         undo(board)
         return
     if number is None:
-        says = "Take the root of both sides: ±."
-        board.equation(base, Signed("+-", _root_text(value, index)), "root-both-sides", says)
+        says = ROOT_OF_BOTH_EITHER_SIGN()
+        board.equation(base, Signed("+-", _root_text(value, index)), says)
         _split(board, base)
         return
     if index == 2 and _is_linear(base, board):
         take_root(board, base, number)
         return
     if number < 0:
-        says = "An even power is never negative: there is no solution."
-        board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+        says = EVEN_POWER_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
     root = _root_text(value, index)
-    says = f"Take the {_name(index)} root of both sides: ±, since two numbers have this power."
+    says = ROOT_OF_BOTH_PLUS_MINUS(_name(index))
     if number == 0:
-        board.equation(base, build.ZERO, "root-both-sides", "Only 0 has the power 0.")
+        board.equation(base, build.ZERO, ONLY_ZERO_POWER())
         undo(board)
         return
     pair = [Relation(base, "=", side) for side in (root, build.negative(root))]
-    board.write(either(list(pair)), "root-both-sides", says)
+    board.write(either(list(pair)), says)
     board.branches(undo)
 
 
@@ -242,7 +269,7 @@ def _split(board: Board, base: Expr) -> None:
     value = board.relation.right
     assert isinstance(value, Signed)
     pair = [Relation(base, "=", side) for side in (value.body, build.negative(value.body))]
-    board.write(either(list(pair)), "both-solutions", "Write both out.", KEY)
+    board.write(either(list(pair)), WRITE_BOTH(), KEY)
     board.branches(undo)
 
 
@@ -251,26 +278,25 @@ def _undo_fraction(board: Board, base: Expr, power: Fraction, number: Fraction |
     if number is None:
         raise OutOfScope("This exponent is not undone yet.")
     if power.numerator % 2 == 0 and number < 0:
-        says = "An even power is never negative: there is no solution."
-        board.write(Outcome("no solution"), "square-never-negative", says, KEY)
+        says = EVEN_POWER_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
     if power.denominator % 2 == 0 and number < 0:
-        says = "An even root is never negative: there is no solution."
-        board.write(Outcome("no solution"), "root-never-negative", says, KEY)
+        says = EVEN_ROOT_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
     root = exact_root(abs(number), power.numerator)
     if root is None:
         raise OutOfScope("The power that undoes it gives no rational number.")
     size = build.number(root**power.denominator)
-    back = shown(build.number(1 / power))
-    says = f"Raise both sides to the power {back}."
+    says = RAISE_BOTH(1 / power)
     if power.numerator % 2 == 0 and number:
-        says += " ±, since the exponent has an even numerator."
+        says = RAISE_BOTH_PLUS_MINUS(1 / power)
         pair = [Relation(base, "=", side) for side in (size, build.negative(size))]
-        board.write(either(list(pair)), "raise-both-sides", says)
+        board.write(either(list(pair)), says)
         board.branches(undo)
         return
-    board.equation(base, size if number >= 0 else build.negative(size), "raise-both-sides", says)
+    board.equation(base, size if number >= 0 else build.negative(size), says)
     undo(board)
 
 
@@ -279,16 +305,16 @@ def _undo_absolute(board: Board, body: Expr, value: Expr) -> None:
     if number is None:
         raise OutOfScope("An absolute value equal to an expression is not worked yet.")
     if number < 0:
-        says = "An absolute value is never negative: there is no solution."
-        board.write(Outcome("no solution"), "absolute-never-negative", says, KEY)
+        says = ABSOLUTE_NEVER_NEGATIVE()
+        board.write(Outcome("no solution"), says, KEY)
         return
     if number == 0:
-        board.equation(body, build.ZERO, "absolute-value", "Only 0 has the absolute value 0.")
+        board.equation(body, build.ZERO, ONLY_ZERO_ABSOLUTE())
         undo(board)
         return
     pair = [Relation(body, "=", side) for side in (value, build.negative(value))]
-    says = "Two numbers have this absolute value."
-    board.write(either(list(pair)), "absolute-value", says)
+    says = TWO_NUMBERS()
+    board.write(either(list(pair)), says)
     board.branches(undo)
 
 

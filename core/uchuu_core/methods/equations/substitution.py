@@ -7,6 +7,7 @@ from typing import Any
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.lawbook.quadratics import NAME_IT, PUT_PART_BACK, WRITE_LETTER_FOR
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.exponential import Letters, equate_exponents
@@ -14,7 +15,7 @@ from uchuu_core.methods.equations.finish import finish
 from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.methods.equations.rational import by_lcd
 from uchuu_core.methods.equations.reverse import undo
-from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.method import KEY
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -62,15 +63,15 @@ def by_substitution(board: Board) -> None:
 def _work(
     board: Board, given: Relation, name: str, meaning: Expr, line: Relation, inner: Board
 ) -> None:
-    says = f"{shown(meaning)} stands more than once, or squared: name it {name}."
-    board.aside(Relation(Symbol(name), "=", meaning), "substitute", says, KEY)
-    board.write(line, "substitute", f"Write {name} for {shown(meaning)}.")
+    says = NAME_IT(part=meaning, letter=Symbol(name))
+    board.aside(Relation(Symbol(name), "=", meaning), says, KEY)
+    board.write(line, WRITE_LETTER_FOR(letter=Symbol(name), part=meaning))
     board.follow(inner.moments)
     if isinstance(inner.now, Outcome):
         return
     options = inner.now.options if isinstance(inner.now, Either) else (inner.relation,)
     back: list[Line] = [Relation(meaning, "=", option.right) for option in options]
-    board.write(either(back), "put-back", f"Put {shown(meaning)} back for {name}.")
+    board.write(either(back), PUT_PART_BACK(part=meaning, letter=Symbol(name)))
     board.branches(_solve_branch)
     if any(isinstance(part, (Root, Quotient, Power)) for part in parts(given)):
         reject(board, given)

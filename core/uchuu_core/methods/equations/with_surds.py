@@ -3,10 +3,11 @@
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.linear import DIVIDE_BOTH_BY, FACTOR_LETTER_OUT, LETTER_ON_ONE_SIDE
+from uchuu_core.lawbook.quadratics import OR_ITS_OPPOSITE
 from uchuu_core.methods.equations.board import Board, is_solved
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.finish import finish
-from uchuu_core.methods.method import shown
 from uchuu_core.methods.radicals import SIMPLIFY
 from uchuu_core.methods.radicals import worked as radicals_worked
 from uchuu_core.tree import build
@@ -59,20 +60,17 @@ def linear_with_surds(board: Board) -> None:
     board.equation(
         with_letter,
         right,
-        "collect-the-letter",
-        f"Terms with {unknown} on one side, numbers on the other.",
+        LETTER_ON_ONE_SIDE(Symbol(unknown)),
     )
     factor = build.total(coefficients)
     if len(coefficients) > 1:
-        board.equation(
-            build.product((letter, factor)), right, "factor-out", f"Factor {unknown} out."
-        )
+        board.equation(build.product((letter, factor)), right, FACTOR_LETTER_OUT(Symbol(unknown)))
     if factor == build.ONE:
         return
     value: Expr = Quotient(right, factor)
-    board.equation(letter, value, "divide-both-sides", f"Divide both sides by {shown(factor)}.")
+    board.equation(letter, value, DIVIDE_BOTH_BY(factor))
     for moment in radicals_worked(build.without_brackets(value), SIMPLIFY, False).moments:
-        board.equation(letter, moment.line, moment.law, moment.says, moment.weight)  # type: ignore[arg-type]
+        board.equation(letter, moment.line, moment.says, moment.weight)  # type: ignore[arg-type]
 
 
 def _number(node: Expr) -> Expr:
@@ -125,11 +123,10 @@ def two_absolute_values(board: Board) -> None:
     opposite: Expr = Signed("-", other)
     if isinstance(other, Sum):
         opposite = Signed("-", other)
-    says = f"{shown(left.body)} is {shown(other)} or its opposite."
+    says = OR_ITS_OPPOSITE(part=left.body, other=other)
     given = line
     board.write(
         Either((Relation(left.body, "=", other), Relation(left.body, "=", opposite))),
-        "absolute-value",
         says,
     )
     board.branches(_finished)

@@ -95,8 +95,8 @@ def test_the_board_of_a_linear_equation_is_what_a_teacher_writes() -> None:
 
     assert [line["text"] for line in answer["lines"]] == ["3x - 3 = 12", "3x = 15", "x = 5"]
     assert [line["says"] for line in answer["lines"]] == [
-        "Subtract 2x on both sides.",
-        "Add 3 on both sides.",
+        "Subtract 2x from both sides.",
+        "Add 3 to both sides.",
         "Divide both sides by 3.",
     ]
     assert answer["answers"] == ["5"]

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from uchuu_core.moves.conditions import numeral
-from uchuu_core.moves.move import Effect, Example, Move, error_in_part, error_on_line
+from uchuu_core.moves.move import Common, Effect, Example, Move, error_in_part, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Outcome, Quotient, Relation
 
@@ -30,9 +30,23 @@ def _rejected(line: Line) -> Iterator[Line]:
         yield Outcome("no solution")
 
 
-ROUNDED_TOO_EARLY = error_in_part("rounded-too-early", _rounded, "x=2/3", "x=0.67", "x=1/2+x")
+ROUNDED_TOO_EARLY = error_in_part(
+    "rounded-too-early",
+    _rounded,
+    "x=2/3",
+    "x=0.67",
+    "x=1/2+x",
+    common=Common.NOW_AND_THEN,
+    is_searched=False,
+)
 SOLUTION_WRONGLY_REJECTED = error_on_line(
-    "solution-wrongly-rejected", _rejected, "7x=0", "no solution", "7x"
+    "solution-wrongly-rejected",
+    _rejected,
+    "7x=0",
+    "no solution",
+    "7x",
+    is_searched=False,
+    is_invited=False,
 )
 
 

@@ -3,10 +3,11 @@
 from collections.abc import Iterator
 from fractions import Fraction
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.errors.quadratics import TWO, root_text
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Move, error_on_line
+from uchuu_core.moves.move import Common, Move, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,
@@ -160,6 +161,9 @@ ERRORS: tuple[Move, ...] = (
         "x^2+10x=11",
         "x^2+10x+25=11",
         "x^2=11",
+        common=Common.IN_EVERY_CLASS,
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "csq-leading-coefficient-kept",
@@ -167,6 +171,8 @@ ERRORS: tuple[Move, ...] = (
         "2x^2+12x=14",
         "2(x+6)^2=50",
         "x^2+12x=14",
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "csq-outside-factor-forgotten",
@@ -174,6 +180,9 @@ ERRORS: tuple[Move, ...] = (
         "3(x^2+4x)=15",
         "3(x^2+4x+4)=15+4",
         "x^2+4x=15",
+        common=Common.NOW_AND_THEN,
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "csq-wrong-number-added",
@@ -181,6 +190,9 @@ ERRORS: tuple[Move, ...] = (
         "x^2+6x=16",
         "(x+3)^2=16+3",
         "x^2=16",
+        common=Common.NOW_AND_THEN,
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-minus-b-sign",
@@ -188,6 +200,9 @@ ERRORS: tuple[Move, ...] = (
         "x^2-5x+3=0",
         "x=(-5+-sqrt(13))/2",
         "x^2=3",
+        common=Common.IN_EVERY_CLASS,
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-denominator-not-shared",
@@ -195,6 +210,9 @@ ERRORS: tuple[Move, ...] = (
         "x^2+6x+4=0",
         "x=-6+-sqrt(20)/2",
         "x^2=4",
+        common=Common.IN_EVERY_CLASS,
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-denominator-without-a",
@@ -202,6 +220,9 @@ ERRORS: tuple[Move, ...] = (
         "3x^2+7x+1=0",
         "x=(-7+-sqrt(37))/2",
         "x^2+7x+1=0",
+        common=Common.NOW_AND_THEN,
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-discriminant-sign",
@@ -209,6 +230,8 @@ ERRORS: tuple[Move, ...] = (
         "x^2+3x+2=0",
         "x=(-3+-sqrt(17))/2",
         "x+3=0",
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-b-squared-negative",
@@ -216,6 +239,9 @@ ERRORS: tuple[Move, ...] = (
         "x^2-7x-14=0",
         "x=(7+-sqrt(7))/2",
         "x-7=0",
+        common=Common.NOW_AND_THEN,
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
     error_on_line(
         "formula-not-set-to-zero",
@@ -223,5 +249,7 @@ ERRORS: tuple[Move, ...] = (
         "x^2+5x=3",
         "x=(-5+-sqrt(13))/2",
         "x^2+4x+7=0",
+        due=Family.FORMULA,
+        may_be_luck=False,
     ),
 )

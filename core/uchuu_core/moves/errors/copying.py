@@ -48,10 +48,22 @@ def _off_by_one(part: Line) -> Iterator[Line]:
 
 
 SIGN_CHANGED = error_in_part(
-    "copy-sign-changed", _one_sign_changed, "x^2-5x+2x-10", "x^2+5x+2x-10", "5x"
+    "copy-sign-changed", _one_sign_changed, "x^2-5x+2x-10", "x^2+5x+2x-10", "5x", is_invited=False
 )
-NUMBER_CHANGED = error_in_part("copy-number-changed", _number_changed, "3x+16-x", "3x+19-x", "x")
-TERM_LOST = error_in_part("copy-term-lost", _one_term_lost, "4x+7-2x+5", "4x-2x+5", "4x")
-ARITHMETIC_SLIP = error_in_part("arithmetic-slip", _off_by_one, "54+2", "57", "x+2")
+NUMBER_CHANGED = error_in_part(
+    "copy-number-changed",
+    _number_changed,
+    "3x+16-x",
+    "3x+19-x",
+    "x",
+    is_invited=False,
+    is_searched=False,
+)
+TERM_LOST = error_in_part(
+    "copy-term-lost", _one_term_lost, "4x+7-2x+5", "4x-2x+5", "4x", is_invited=False
+)
+ARITHMETIC_SLIP = error_in_part(
+    "arithmetic-slip", _off_by_one, "54+2", "57", "x+2", is_invited=False, is_searched=False
+)
 
 ERRORS = (SIGN_CHANGED, NUMBER_CHANGED, TERM_LOST, ARITHMETIC_SLIP)

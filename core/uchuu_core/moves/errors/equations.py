@@ -4,9 +4,10 @@ from collections.abc import Iterator
 from itertools import product as choices
 from math import lcm
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import NotNumeral, Numeral, Unsigned
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
 from uchuu_core.tree.paths import letters
@@ -22,6 +23,8 @@ ONE_SIDE_ONLY = Move(
     distorts="subtract-on-both-sides",
     examples=(Example("x+7=19", "x=19"), Example("3n=18", "n=18")),
     refuses=("x=19",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.MOVES | Family.SCALES,
 )
 
 PART_OF_SIDE_DIVIDED = Move(
@@ -36,6 +39,8 @@ PART_OF_SIDE_DIVIDED = Move(
     distorts="divide-both-sides",
     examples=(Example("5x+10=45", "x+10=45/5"),),
     refuses=("5x=45",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.SCALES,
 )
 
 SAME_SIGN_WHEN_MOVED = Move(
@@ -45,6 +50,8 @@ SAME_SIGN_WHEN_MOVED = Move(
     distorts="subtract-on-both-sides",
     examples=(Example("x-9=4", "x=4-9"),),
     refuses=("9x=4",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.MOVES,
 )
 
 SUBTRACTS_COEFFICIENT = Move(
@@ -59,6 +66,7 @@ SUBTRACTS_COEFFICIENT = Move(
     distorts="divide-both-sides",
     examples=(Example("4x=28", "x=28-4"), Example("x/5=3", "x=3+5")),
     refuses=("4+x=28",),
+    due=Family.SCALES,
 )
 
 NEGATIVE_COEFFICIENT_LOST = Move(
@@ -74,6 +82,8 @@ NEGATIVE_COEFFICIENT_LOST = Move(
     distorts="divide-both-sides",
     examples=(Example("-6x=42", "x=42/6"), Example("5-x=3", "x=3-5")),
     refuses=("6x=42",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.SCALES,
 )
 
 
@@ -96,6 +106,7 @@ EQUALS_ZERO_LOST = Move(
     distorts="subtract-on-both-sides",
     examples=(Example("x+8=0", "x+8"),),
     refuses=("x+8",),
+    is_invited=False,
 )
 
 
@@ -152,6 +163,7 @@ CLEARING_MISSED_TERM = Move(
     distorts="clear-denominators",
     examples=(Example("x/3+2=7", "x+2=21"),),
     refuses=("x+2=7",),
+    common=Common.IN_EVERY_CLASS,
 )
 
 
@@ -245,6 +257,10 @@ CONSTANT_AS_ANSWER = Move(
     distorts="subtract-on-both-sides",
     examples=(Example("x+7=3", "x=7"),),
     refuses=("7x=3",),
+    common=Common.NOW_AND_THEN,
+    due=Family.MOVES,
+    is_ending=True,
+    may_be_luck=False,
 )
 
 
@@ -271,6 +287,8 @@ IDENTITY_MISREAD = Move(
     distorts="read-an-identity",
     examples=(Example("4x+6=4x+6", "no solution"),),
     refuses=("2x=6",),
+    common=Common.NOW_AND_THEN,
+    is_searched=False,
 )
 
 CONTRADICTION_MISREAD = Move(
@@ -281,6 +299,8 @@ CONTRADICTION_MISREAD = Move(
     distorts="read-a-contradiction",
     examples=(Example("0=7", "all real numbers"),),
     refuses=("2x=6",),
+    common=Common.NOW_AND_THEN,
+    is_searched=False,
 )
 
 ERRORS = (

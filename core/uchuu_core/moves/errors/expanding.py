@@ -1,7 +1,8 @@
 """Errors with like terms, distributing and expanding."""
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Above, Different, NotNumeral, Numeral
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 
 _COEFFICIENTS = (Numeral("a"), Numeral("b"), NotNumeral("x"))
 
@@ -26,6 +27,8 @@ UNLIKE_TERMS_JOINED = Move(
     distorts="collect-like-terms",
     examples=(Example("4x+3", "(4+3)x"), Example("2x^2+4x", "(2+4)x^(2+1)")),
     refuses=("4+3", "4x*3"),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.OPENS | Family.COLLECTS,
 )
 
 EXPONENTS_ADDED = Move(
@@ -41,6 +44,7 @@ EXPONENTS_ADDED = Move(
     distorts="collect-like-terms",
     examples=(Example("3y^2+5y^2", "(3+5)y^(2+2)"), Example("x+x", "x^2")),
     refuses=("3y^2*5y^2",),
+    due=Family.OPENS | Family.COLLECTS,
 )
 
 INVISIBLE_ONE = Move(
@@ -54,6 +58,7 @@ INVISIBLE_ONE = Move(
     distorts="collect-like-terms",
     examples=(Example("6n-n", "6"),),
     refuses=("6n-2n",),
+    due=Family.OPENS | Family.COLLECTS,
 )
 
 FIRST_TERM_ONLY = Move(
@@ -63,6 +68,8 @@ FIRST_TERM_ONLY = Move(
     distorts="multiply-into-bracket",
     examples=(Example("4(x+5)", "4x+5"),),
     refuses=("4(5x)",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.OPENS,
 )
 
 MINUS_FIRST_TERM_ONLY = Move(
@@ -75,6 +82,8 @@ MINUS_FIRST_TERM_ONLY = Move(
     distorts="take-minus-into-bracket",
     examples=(Example("9-(x-4)", "9-x-4"),),
     refuses=("9+(x-4)",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.OPENS,
 )
 
 OVER_PRODUCT = Move(
@@ -84,6 +93,8 @@ OVER_PRODUCT = Move(
     distorts="multiply-numbers",
     examples=(Example("3(2*5x)", "(3*2)*(3*5x)"),),
     refuses=("3(2+5x)",),
+    common=Common.NOW_AND_THEN,
+    due=Family.OPENS,
 )
 
 FIRST_AND_LAST_ONLY = Move(
@@ -93,6 +104,7 @@ FIRST_AND_LAST_ONLY = Move(
     distorts="multiply-brackets",
     examples=(Example("(x+4)(x+7)", "x*x+4*7"),),
     refuses=("(x+4)+(x+7)",),
+    due=Family.OPENS,
 )
 
 SQUARE_TERMWISE = Move(
@@ -105,6 +117,8 @@ SQUARE_TERMWISE = Move(
     distorts="square-binomial",
     examples=(Example("(x+7)^2", "x^2+7^2"),),
     refuses=("(7x)^2",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.OPENS,
 )
 
 MIDDLE_NOT_DOUBLED = Move(
@@ -114,6 +128,7 @@ MIDDLE_NOT_DOUBLED = Move(
     distorts="square-binomial",
     examples=(Example("(y-5)^2", "y^2+y*(-5)+(-5)^2"),),
     refuses=("(5y)^2",),
+    due=Family.OPENS,
 )
 
 SQUARE_LAST_SIGN = Move(
@@ -123,6 +138,7 @@ SQUARE_LAST_SIGN = Move(
     distorts="square-binomial",
     examples=(Example("(m-8)^2", "m^2-2*m*8-8^2"),),
     refuses=("(8m)^2",),
+    due=Family.OPENS,
 )
 
 CONJUGATES_SUM = Move(
@@ -132,6 +148,8 @@ CONJUGATES_SUM = Move(
     distorts="multiply-brackets",
     examples=(Example("(x+9)(x-9)", "x^2+9^2"),),
     refuses=("(x+9)(y-9)",),
+    common=Common.NOW_AND_THEN,
+    due=Family.OPENS,
 )
 
 ERRORS = (

@@ -2,8 +2,9 @@
 
 from collections.abc import Callable, Iterator
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Above, Different, NotNumeral, Numeral, Unsigned, numeral
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Sum, Term
 
@@ -51,6 +52,8 @@ AS_MULTIPLIER = Move(
     distorts="work-out-power",
     examples=(Example("4^3", "4*3"),),
     refuses=("4^1",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.POWERS,
 )
 ZERO_GIVES_ZERO = Move(
     key="exponent-zero-gives-zero",
@@ -59,6 +62,8 @@ ZERO_GIVES_ZERO = Move(
     distorts="zero-exponent",
     examples=(Example("9^0+4", "0+4"),),
     refuses=("9^1",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 ZERO_TAKES_COEFFICIENT = Move(
     key="exponent-zero-takes-coefficient",
@@ -70,6 +75,8 @@ ZERO_TAKES_COEFFICIENT = Move(
     distorts="zero-exponent",
     examples=(Example("5x^0", "1"),),
     refuses=("5x",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 NEGATIVE_GIVES_NEGATIVE = Move(
     key="exponent-negative-gives-negative",
@@ -81,6 +88,8 @@ NEGATIVE_GIVES_NEGATIVE = Move(
     distorts="negative-exponent",
     examples=(Example("2^(-3)", "-2^3"),),
     refuses=("2^3",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 NEGATIVE_MOVES_COEFFICIENT = Move(
     key="exponent-negative-moves-coefficient",
@@ -92,6 +101,7 @@ NEGATIVE_MOVES_COEFFICIENT = Move(
     distorts="negative-exponent",
     examples=(Example("5x^(-2)", "1/(5x^2)"),),
     refuses=("5x^2",),
+    may_be_luck=False,
 )
 PRODUCT_MULTIPLIED = Move(
     key="exponent-product-multiplied",
@@ -100,6 +110,8 @@ PRODUCT_MULTIPLIED = Move(
     distorts="same-base",
     examples=(Example("x^3*x^4", "x^(3*4)"),),
     refuses=("x^3*y^4",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 BASES_MULTIPLIED = Move(
     key="exponent-product-bases-multiplied",
@@ -108,6 +120,8 @@ BASES_MULTIPLIED = Move(
     distorts="same-base",
     examples=(Example("2^3*2^4", "(2*2)^(3+4)"),),
     refuses=("2^3*3^4",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 POWER_ADDED = Move(
     key="exponent-power-of-power-added",
@@ -116,6 +130,7 @@ POWER_ADDED = Move(
     distorts="power-of-power",
     examples=(Example("(x^3)^4", "x^(3+4)"),),
     refuses=("x^3*x^4",),
+    may_be_luck=False,
 )
 SKIPS_FACTOR = Move(
     key="exponent-power-skips-factor",
@@ -129,6 +144,8 @@ SKIPS_FACTOR = Move(
     distorts="power-of-product",
     examples=(Example("(3x)^2", "3x^2"), Example("(x/3)^2", "x^2/3")),
     refuses=("3x^2",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 QUOTIENT_DIVIDED = Move(
     key="exponent-quotient-divided",
@@ -146,6 +163,8 @@ QUOTIENT_REVERSED = Move(
     distorts="same-base",
     examples=(Example("x^3/x^8", "x^(8-3)"),),
     refuses=("x^3/y^8",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 RATIONAL_AS_DIVISION = Move(
     key="exponent-rational-as-division",
@@ -154,6 +173,7 @@ RATIONAL_AS_DIVISION = Move(
     distorts="rational-exponent",
     examples=(Example("64^(1/3)", "64/3"),),
     refuses=("64^3",),
+    may_be_luck=False,
 )
 RATIONAL_SWAPPED = Move(
     key="exponent-rational-swapped",
@@ -162,6 +182,8 @@ RATIONAL_SWAPPED = Move(
     distorts="rational-exponent",
     examples=(Example("32^(3/5)", "32^(5/3)"),),
     refuses=("32^(1/5)",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 UNBRACKETED = Move(
     key="expeq-exponent-unbracketed",
@@ -174,6 +196,8 @@ UNBRACKETED = Move(
     distorts="power-of-power",
     examples=(Example("(2^3)^(x+2)", "2^(3x+2)"),),
     refuses=("(2^3)^x",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 
 ERRORS = (

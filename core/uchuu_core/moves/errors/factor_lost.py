@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Letter, NotNumeral, Numeral
 from uchuu_core.moves.conditions import NumberOrSum as Bracketed
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
@@ -61,4 +62,6 @@ GCF_LOST = Move(
     distorts="common-factor",
     examples=(Example("3(x^2+7x+10)", "x^2+7x+10"), Example("c^3-2c^2-24c", "c^2-2c-24")),
     refuses=("3x", "c^3-2c^2-24"),
+    due=Family.FACTORS,
+    may_be_luck=False,
 )

@@ -4,12 +4,13 @@ from collections.abc import Iterator
 from fractions import Fraction
 from math import isqrt
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Above, NotNumeral
 from uchuu_core.moves.conditions import NumberOrSum as Bracketed
 from uchuu_core.moves.errors.factor_lost import GCF_LOST
 from uchuu_core.moves.errors.trinomials import divisors, product_of
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Sum, Symbol, Term
 
@@ -24,6 +25,8 @@ GCF_ONE_TERM_ONLY = Move(
     distorts="common-factor",
     examples=(Example("6x+18", "6(x+18)"), Example("a*x+a*y", "a(x+a*y)")),
     refuses=("6x",),
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 
@@ -105,6 +108,9 @@ GCF_ONE_VANISHES = Move(
     distorts="common-factor",
     examples=(Example("5x^2+5x", "5x*x"), Example("x*y+x", "x*y")),
     refuses=("5x",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 
@@ -134,6 +140,9 @@ GCF_NEGATIVE_SIGN = Move(
     distorts="common-factor",
     examples=(Example("-3x-12", "-3(x-4)"),),
     refuses=("3x-12",),
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 
 
@@ -169,6 +178,9 @@ POWERS_LEFT_INSIDE = Move(
     distorts="common-factor",
     examples=(Example("x^2*y^5+x^4*y^2", "x^2*y^2*(y^5+x^4)"),),
     refuses=("x^2*y^5",),
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 DIFF_AS_SQUARE = Move(
     key="diff-squares-as-square",
@@ -178,6 +190,8 @@ DIFF_AS_SQUARE = Move(
     distorts="difference-of-squares",
     examples=(Example("x^2-49", "(x-7)^2"),),
     refuses=("x^2+49",),
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 SUM_SQUARES = Move(
     key="sum-squares-factored",
@@ -191,6 +205,9 @@ SUM_SQUARES = Move(
     distorts="difference-of-squares",
     examples=(Example("x^2+25", "(x+5)(x-5)"),),
     refuses=("x^2-25",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 
@@ -266,6 +283,8 @@ COEFFICIENT_NOT_ROOTED = Move(
     distorts="difference-of-squares",
     examples=(Example("16x^2-9", "(16x+3)(16x-3)"),),
     refuses=("x^2-9",),
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 
@@ -322,6 +341,9 @@ AS_CUBE = Move(
     distorts="sum-of-cubes",
     examples=(Example("x^3+27", "(x+3)^3"),),
     refuses=("x^3+26",),
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 CUBES_TRINOMIAL = Move(
     key="cubes-trinomial-wrong",
@@ -330,6 +352,8 @@ CUBES_TRINOMIAL = Move(
     distorts="sum-of-cubes",
     examples=(Example("y^3-64", "(y-4)(y^2-y*4+4^2)"),),
     refuses=("y^3-63",),
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 BRACKETS_DIFFER = Move(
     key="grouping-brackets-differ",
@@ -345,6 +369,9 @@ BRACKETS_DIFFER = Move(
     distorts="common-factor",
     examples=(Example("x(x+4)+2(x-4)", "(x+2)(x+4)"),),
     refuses=("x(x+4)+2(x+5)",),
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 

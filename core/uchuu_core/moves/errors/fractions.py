@@ -3,8 +3,9 @@
 from collections.abc import Iterator
 from math import lcm
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Above, Different, Divides, NotNumeral, Numeral, numeral
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
 
@@ -21,6 +22,7 @@ ADD_TOPS_AND_BOTTOMS = Move(
     distorts="add-fractions",
     examples=(Example("1/3+2/5", "(1+2)/(3+5)"),),
     refuses=("1/3*2/5",),
+    common=Common.IN_EVERY_CLASS,
 )
 
 
@@ -86,6 +88,7 @@ OWN_DENOMINATOR_MULTIPLIED = Move(
         Example("1/(x+1)+6/(x-2)", "(1*(x+1)+6*(x-2))/((x+1)*(x-2))"),
     ),
     refuses=("2/3*1/5",),
+    common=Common.NOW_AND_THEN,
 )
 
 DIVIDE_NO_FLIP = Move(
@@ -95,6 +98,7 @@ DIVIDE_NO_FLIP = Move(
     distorts="divide-numbers",
     examples=(Example("(2/3)/(5/7)", "(2*5)/(3*7)"),),
     refuses=("(2/3)*(5/7)",),
+    common=Common.IN_EVERY_CLASS,
 )
 
 DIVIDE_WRONG_FLIP = Move(
@@ -104,6 +108,7 @@ DIVIDE_WRONG_FLIP = Move(
     distorts="divide-numbers",
     examples=(Example("(3/4)/(2/5)", "(4*2)/(3*5)"),),
     refuses=("(3/4)*(2/5)",),
+    common=Common.NOW_AND_THEN,
 )
 
 SPLIT_DENOMINATOR = Move(
@@ -113,6 +118,7 @@ SPLIT_DENOMINATOR = Move(
     distorts="divide-numbers",
     examples=(Example("12/(2+4)", "12/2+12/4"),),
     refuses=("(2+4)/12",),
+    due=Family.CANCELS,
 )
 
 ERRORS = (

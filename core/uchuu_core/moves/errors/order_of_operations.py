@@ -7,7 +7,7 @@ from uchuu_core.moves.conditions import (
     NumberOrSum,
     Numeral,
 )
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 
 _PLAIN = (NumberOrSum("a"), NumberOrSum("b"), NumberOrSum("c"))
 
@@ -25,6 +25,7 @@ ADD_BEFORE_MULTIPLY = Move(
     distorts="multiply-numbers",
     examples=(Example("20-6*3", "(20-6)*3"), Example("4*5+3", "4*(5+3)")),
     refuses=("20*6*3", "20-6x"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 MULTIPLY_BEFORE_DIVIDE = Move(
@@ -53,6 +54,7 @@ ADD_BEFORE_SUBTRACT = Move(
     distorts="subtract-numbers",
     examples=(Example("15-9+4", "15-(9+4)"),),
     refuses=("-9+4", "15+9+4"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 MULTIPLY_BEFORE_POWER = Move(
@@ -66,6 +68,7 @@ MULTIPLY_BEFORE_POWER = Move(
     distorts="work-out-power",
     examples=(Example("3*5^2", "(3*5)^2"),),
     refuses=("(3*5)^2", "3*5^1"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 FRACTION_BAR_UNGROUPED = Move(
@@ -78,6 +81,7 @@ FRACTION_BAR_UNGROUPED = Move(
     distorts="divide-numbers",
     examples=(Example("(14+6)/2", "14+6/2"), Example("48/(4+8)", "48/4+8")),
     refuses=("14*6/2",),
+    common=Common.NOW_AND_THEN,
 )
 
 ERRORS = (

@@ -3,9 +3,10 @@
 from collections.abc import Callable, Iterator
 from fractions import Fraction
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import error_on_line
+from uchuu_core.moves.move import Common, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Either,
@@ -221,25 +222,51 @@ def _termwise(line: Line) -> Iterator[Line]:
 
 
 MISSING_PLUS_MINUS = error_on_line(
-    "quad-missing-plus-minus", _missing_plus_minus, "x^2=81", "x=9", "x=81"
+    "quad-missing-plus-minus",
+    _missing_plus_minus,
+    "x^2=81",
+    "x=9",
+    "x=81",
+    common=Common.IN_EVERY_CLASS,
+    due=Family.SQUARES,
+    may_be_luck=False,
 )
 ERRORS = (
     MISSING_PLUS_MINUS,
-    error_on_line("quad-plus-minus-merged", _merged, "x=-4+-9", "x=+-5", "x=+-9"),
+    error_on_line(
+        "quad-plus-minus-merged",
+        _merged,
+        "x=-4+-9",
+        "x=+-5",
+        "x=+-9",
+        common=Common.NOW_AND_THEN,
+        may_be_luck=False,
+    ),
     error_on_line(
         "quad-zero-product-nonzero",
         _nonzero_product,
         "(x-2)(x+4)=16",
         "x-2=16 or x+4=16",
         "(x-2)(x+4)=0",
+        common=Common.IN_EVERY_CLASS,
+        may_be_luck=False,
     ),
-    error_on_line("quad-root-sign", _root_sign, "(x-6)(x+2)=0", "x=-6 or x=2", "x-6=1"),
+    error_on_line(
+        "quad-root-sign",
+        _root_sign,
+        "(x-6)(x+2)=0",
+        "x=-6 or x=2",
+        "x-6=1",
+        common=Common.NOW_AND_THEN,
+        may_be_luck=False,
+    ),
     error_on_line(
         "quad-factor-coefficient-ignored",
         _coefficient_ignored,
         "(3x-5)(x+1)=0",
         "x=5 or x=-1",
         "x-5=1",
+        may_be_luck=False,
     ),
     error_on_line(
         "quad-divided-by-variable",
@@ -247,14 +274,27 @@ ERRORS = (
         "x^2=11x",
         "x=11",
         "x^2=11",
+        common=Common.IN_EVERY_CLASS,
+        may_be_luck=False,
     ),
-    error_on_line("quad-root-taken-termwise", _termwise, "x^2+9=25", "x+3=5", "x^2=25"),
+    error_on_line(
+        "quad-root-taken-termwise",
+        _termwise,
+        "x^2+9=25",
+        "x+3=5",
+        "x^2=25",
+        due=Family.SQUARES,
+        may_be_luck=False,
+    ),
     error_on_line(
         "quad-root-coefficient-kept",
         _coefficient_kept,
         "7x^2=42",
         "7x=+-sqrt(42)",
         "x^2=42",
+        common=Common.NOW_AND_THEN,
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "quad-root-one-side-only",
@@ -262,6 +302,8 @@ ERRORS = (
         "(x-3)^2=16",
         "x-3=+-16",
         "x-3=16",
+        due=Family.SQUARES,
+        may_be_luck=False,
     ),
     error_on_line(
         "quad-negative-under-root-ignored",
@@ -269,5 +311,6 @@ ERRORS = (
         "x^2=-36",
         "x=+-6",
         "x^2=36",
+        may_be_luck=False,
     ),
 )

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from uchuu_core.moves.conditions import Above, Different, Numeral, Unsigned, numeral
 from uchuu_core.moves.errors.factoring import square_root
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Either, Line, Number, Relation, Root, Signed, Sum, Term
 
@@ -22,6 +22,8 @@ SUM_MERGED = Move(
     distorts="collect-like-radicals",
     examples=(Example("sqrt(18)+sqrt(8)", "sqrt(18+8)"),),
     refuses=("sqrt(18)*sqrt(8)",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 
 
@@ -47,6 +49,8 @@ SPLIT_OVER_SUM = Move(
     distorts="split-root",
     examples=(Example("sqrt(x^2+36)", "x+6"), Example("sqrt(13^2-5^2)", "13-5")),
     refuses=("sqrt(36x^2)",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 
 
@@ -74,6 +78,7 @@ FACTOR_NOT_ROOTED = Move(
     distorts="split-root",
     examples=(Example("sqrt(9*7)", "9sqrt(7)"), Example("sqrt(20)", "4sqrt(5)")),
     refuses=("sqrt(9+7)",),
+    may_be_luck=False,
 )
 
 
@@ -102,6 +107,7 @@ JOINED_TO_ROOT = Move(
     whole_line=True,
     examples=(Example("5+2sqrt(3)", "(5+2)sqrt(3)"), Example("x=4+-3sqrt(5)", "x=+-7sqrt(5)")),
     refuses=("5*2sqrt(3)",),
+    may_be_luck=False,
 )
 RADICANDS_ADDED = Move(
     key="radical-like-radicands-added",
@@ -113,6 +119,8 @@ RADICANDS_ADDED = Move(
     distorts="collect-like-radicals",
     examples=(Example("3sqrt(7)+2sqrt(7)", "(3+2)sqrt(7+7)"),),
     refuses=("3sqrt(7)+2sqrt(5)",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 SQUARE_SKIPS_COEFFICIENT = Move(
     key="radical-square-skips-coefficient",
@@ -124,6 +132,7 @@ SQUARE_SKIPS_COEFFICIENT = Move(
     distorts="power-of-product",
     examples=(Example("(3sqrt(5))^2", "3*5"),),
     refuses=("(sqrt(5))^2",),
+    may_be_luck=False,
 )
 INDEX_IGNORED = Move(
     key="radical-index-ignored",
@@ -132,6 +141,8 @@ INDEX_IGNORED = Move(
     distorts="rational-exponent",
     examples=(Example("cbrt(64)", "sqrt(64)"),),
     refuses=("sqrt(64)",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 
@@ -168,6 +179,8 @@ PAIRS_FOR_CUBE_ROOT = Move(
         Example("cbrt(16*10)", "4cbrt(10)"),
     ),
     refuses=("cbrt(8*2)",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 ROOT_OF_SQUARE = Move(
     key="radical-square-root-of-square",
@@ -176,6 +189,7 @@ ROOT_OF_SQUARE = Move(
     distorts="root-of-square",
     examples=(Example("sqrt((x-4)^2)", "x-4"),),
     refuses=("sqrt(x-4)",),
+    may_be_luck=False,
 )
 BOTTOM_ONLY = Move(
     key="radical-rationalise-bottom-only",
@@ -187,6 +201,7 @@ BOTTOM_ONLY = Move(
     distorts="rationalise",
     examples=(Example("6/sqrt(5)", "6/5"),),
     refuses=("6*sqrt(5)",),
+    may_be_luck=False,
 )
 CONJUGATE_SIGN = Move(
     key="radical-conjugate-sign",
@@ -200,6 +215,7 @@ CONJUGATE_SIGN = Move(
     distorts="rationalise",
     examples=(Example("4/(3+sqrt(5))", "(4(3-sqrt(5)))/(3^2+5)"),),
     refuses=("4/(3sqrt(5))",),
+    may_be_luck=False,
 )
 NEGATIVE_PULLED_OUT = Move(
     key="radical-negative-pulled-out",
@@ -208,6 +224,8 @@ NEGATIVE_PULLED_OUT = Move(
     distorts="split-root",
     examples=(Example("sqrt(-49)", "-sqrt(49)"),),
     refuses=("sqrt(49)",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 ERRORS = (

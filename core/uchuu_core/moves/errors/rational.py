@@ -2,11 +2,12 @@
 
 from collections.abc import Iterator
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Different
 from uchuu_core.moves.errors.equations import cleared_terms
 from uchuu_core.moves.errors.trinomials import divisors
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Quotient, Sum
 from uchuu_core.tree.paths import letters
@@ -23,6 +24,8 @@ CANCEL_EQUAL_TERMS = Move(
     distorts="divide-numbers",
     examples=(Example("(x+8)/(x+2)", "8/2"), Example("2/(8+2)", "1/8")),
     refuses=("(8x)/(2x)",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.CANCELS,
 )
 
 
@@ -68,6 +71,8 @@ TREATED_AS_EQUATION = Move(
     distorts="add-fractions",
     examples=(Example("x/2+x/3", "3x+2x"),),
     refuses=("x+2",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 FACTOR_OF_ONE_TERM = Move(
@@ -82,6 +87,9 @@ FACTOR_OF_ONE_TERM = Move(
     distorts="divide-out",
     examples=(Example("(6x+5)/3", "2x+5"), Example("(x*y+z)/x", "y+z")),
     refuses=("(6x)/3",),
+    common=Common.IN_EVERY_CLASS,
+    due=Family.CANCELS,
+    may_be_luck=False,
 )
 TOP_VANISHES = Move(
     key="cancelled-top-vanishes",
@@ -91,6 +99,9 @@ TOP_VANISHES = Move(
     distorts="divide-out",
     examples=(Example("(x+5)/((x+5)(x-2))", "x-2"),),
     refuses=("(a*b)/a",),
+    common=Common.NOW_AND_THEN,
+    due=Family.CANCELS,
+    may_be_luck=False,
 )
 OPPOSITES_TO_ONE = Move(
     key="cancel-opposites-to-one",
@@ -104,6 +115,8 @@ OPPOSITES_TO_ONE = Move(
     distorts="opposite-factors",
     examples=(Example("(x-9)/(9-x)", "1"),),
     refuses=("(x-9)/(x+9)",),
+    due=Family.CANCELS,
+    may_be_luck=False,
 )
 SUBTRACT_FIRST_TERM_ONLY = Move(
     key="ratexpr-subtract-first-term-only",
@@ -120,6 +133,8 @@ SUBTRACT_FIRST_TERM_ONLY = Move(
     distorts="one-numerator",
     examples=(Example("(5x)/(x+1)-(2x+3)/(x+1)", "(5x-2x+3)/(x+1)"),),
     refuses=("a/c-b/c",),
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 DIVIDED_TERMWISE = Move(
     key="ratexpr-divided-termwise",
@@ -133,6 +148,7 @@ DIVIDED_TERMWISE = Move(
     distorts="divide-out",
     examples=(Example("(x^2+16)/(x+4)", "x^2/x+16/4"),),
     refuses=("(a*b)/(c*d)",),
+    due=Family.CANCELS,
 )
 FLIP_TERMWISE = Move(
     key="complex-fraction-flip-termwise",
@@ -148,6 +164,7 @@ FLIP_TERMWISE = Move(
     distorts="multiply-by-reciprocal",
     examples=(Example("1/(1/x+1/3)", "x+3"),),
     refuses=("1/(x+3)",),
+    may_be_luck=False,
 )
 PART_MULTIPLIED = Move(
     key="complex-fraction-part-multiplied",
@@ -162,6 +179,8 @@ PART_MULTIPLIED = Move(
     distorts="common-denominator",
     examples=(Example("(2+1/x)/5", "(2+1)/(5x)"),),
     refuses=("(2+x)/5",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 ERRORS = (

@@ -1,7 +1,7 @@
 """Errors with signed numbers."""
 
 from uchuu_core.moves.conditions import Even, NotNumeral, Numeral, Unsigned
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 
 _BOTH_POSITIVE = (Numeral("a", positive=True), Numeral("b", positive=True))
 _LIKE = (*_BOTH_POSITIVE, NotNumeral("x"))
@@ -16,6 +16,7 @@ MINUS_NEGATIVE = Move(
     distorts="minus-negative-is-plus",
     examples=(Example("7-(-5)", "7-5"),),
     refuses=("7-5", "7*(-5)"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 UNLIKE_MAGNITUDES_ADDED = Move(
@@ -30,6 +31,7 @@ UNLIKE_MAGNITUDES_ADDED = Move(
     distorts="add-numbers",
     examples=(Example("-8+3", "-(8+3)"),),
     refuses=("8+3", "-8-3"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 TWO_NEGATIVES_SUM_POSITIVE = Move(
@@ -66,6 +68,7 @@ SQUARE_SWALLOWS_MINUS = Move(
     distorts="work-out-power",
     examples=(Example("-3^2", "(-3)^2"),),
     refuses=("(-3)^2", "-3^3"),
+    common=Common.IN_EVERY_CLASS,
 )
 
 POWER_PARITY = Move(
@@ -78,6 +81,7 @@ POWER_PARITY = Move(
     distorts="work-out-power",
     examples=(Example("(-2)^4", "-2^4"), Example("(-2)^3", "2^3")),
     refuses=("2^4",),
+    common=Common.NOW_AND_THEN,
 )
 
 ERRORS = (

@@ -5,7 +5,7 @@ from fractions import Fraction
 
 from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Effect, Example, Move, Rewrite, error_on_line
+from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite, error_on_line
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Relation, Root, Sum, Term
 from uchuu_core.tree.paths import letters
@@ -18,6 +18,8 @@ CROSS_STRAIGHT = Move(
     rewrites=(Rewrite("a/b = c/d", "a*c = b*d"),),
     examples=(Example("4/x=3/(x-2)", "4*3=x(x-2)"),),
     refuses=("4=x",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 NUMERATORS_EQUATED = Move(
     key="rateq-numerators-equated",
@@ -25,6 +27,7 @@ NUMERATORS_EQUATED = Move(
     rewrites=(Rewrite("a/b = c/d", "a = c", (Different("b", "d"),)),),
     examples=(Example("8/(x+1)=x/3", "8=x"),),
     refuses=("8/x=3/x",),
+    may_be_luck=False,
 )
 CROSS_SUM = Move(
     key="rateq-cross-multiplied-sum",
@@ -35,6 +38,7 @@ CROSS_SUM = Move(
     ),
     examples=(Example("3/x+1/2=2", "3*2+1*x=2"),),
     refuses=("3/x=2",),
+    may_be_luck=False,
 )
 FLIPPED_TERMWISE = Move(
     key="rateq-flipped-termwise",
@@ -48,6 +52,8 @@ FLIPPED_TERMWISE = Move(
     ),
     examples=(Example("1/x+1/6=1/2", "x+6=2"),),
     refuses=("1/x=1/2",),
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 
@@ -83,7 +89,15 @@ def _term_missed(line: Line) -> Iterator[Line]:
         yield Relation(build.total(new[0]), "=", build.total(new[1]))
 
 
-LCD_MISSED = error_on_line("rateq-lcd-missed-term", _term_missed, "6/x+1=4", "6+1=4x", "6x+1=4")
+LCD_MISSED = error_on_line(
+    "rateq-lcd-missed-term",
+    _term_missed,
+    "6/x+1=4",
+    "6+1=4x",
+    "6x+1=4",
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
+)
 
 
 def _roots(line: Line) -> Iterator[tuple[Fraction, Root, list[Term], Expr]]:
@@ -154,13 +168,30 @@ def _coefficient_not_squared(line: Line) -> Iterator[Line]:
 
 
 SQUARED_TERMWISE = error_on_line(
-    "radical-eq-squared-termwise", _squared_termwise, "sqrt(x+7)=x-5", "x+7=x^2-25", "x+7=5"
+    "radical-eq-squared-termwise",
+    _squared_termwise,
+    "sqrt(x+7)=x-5",
+    "x+7=x^2-25",
+    "x+7=5",
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 NOT_ISOLATED = error_on_line(
-    "radical-eq-not-isolated", _not_isolated, "sqrt(x)+3=7", "x+3=49", "sqrt(x)=7"
+    "radical-eq-not-isolated",
+    _not_isolated,
+    "sqrt(x)+3=7",
+    "x+3=49",
+    "sqrt(x)=7",
+    common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,
 )
 ONE_SIDE_SQUARED = error_on_line(
-    "radical-eq-one-side-squared", _one_side_squared, "sqrt(2x+1)=5", "2x+1=5", "2x+1=5"
+    "radical-eq-one-side-squared",
+    _one_side_squared,
+    "sqrt(2x+1)=5",
+    "2x+1=5",
+    "2x+1=5",
+    may_be_luck=False,
 )
 COEFFICIENT_NOT_SQUARED = error_on_line(
     "radical-eq-coefficient-not-squared",
@@ -168,6 +199,8 @@ COEFFICIENT_NOT_SQUARED = error_on_line(
     "3sqrt(x)=12",
     "3x=144",
     "sqrt(x)=12",
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 UNLIKE_BASES = Move(
     key="expeq-unlike-bases-equated",
@@ -175,6 +208,7 @@ UNLIKE_BASES = Move(
     rewrites=(Rewrite("a^x = b^n", "x = n", (Numeral("a"), Numeral("b"), Different("a", "b"))),),
     examples=(Example("9^x=3^6", "x=6"),),
     refuses=("3^x=3^6",),
+    may_be_luck=False,
 )
 DIVIDES_BY_BASE = Move(
     key="expeq-divides-by-base",
@@ -182,6 +216,7 @@ DIVIDES_BY_BASE = Move(
     rewrites=(Rewrite("a^x = b", "x = b/a", (Numeral("a"), Numeral("b"), NotNumeral("x"))),),
     examples=(Example("2^x=32", "x=32/2"),),
     refuses=("x^2=32",),
+    may_be_luck=False,
 )
 
 
@@ -204,7 +239,13 @@ def _sum_of_powers(line: Line) -> Iterator[Line]:
 
 
 EXPONENTS_ADDED = error_on_line(
-    "expeq-exponents-added-from-sum", _sum_of_powers, "2^x+2^3=2^4", "x+3=4", "2^x=2^4"
+    "expeq-exponents-added-from-sum",
+    _sum_of_powers,
+    "2^x+2^3=2^4",
+    "x+3=4",
+    "2^x=2^4",
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 
@@ -221,7 +262,13 @@ def _reciprocal(line: Line) -> Iterator[Line]:
 
 
 RECIPROCAL_SIGN = error_on_line(
-    "expeq-reciprocal-sign-lost", _reciprocal, "5^x=1/25", "x=2", "5^x=25"
+    "expeq-reciprocal-sign-lost",
+    _reciprocal,
+    "5^x=1/25",
+    "x=2",
+    "5^x=25",
+    common=Common.NOW_AND_THEN,
+    may_be_luck=False,
 )
 
 ERRORS = (

@@ -4,8 +4,9 @@ from collections.abc import Iterator
 from fractions import Fraction
 from math import isqrt
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import error_in_part
+from uchuu_core.moves.move import Common, error_in_part
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Join, Line, Number, Power, Product, Sum, Symbol, Term
 
@@ -147,25 +148,77 @@ def _middle_unchecked(part: Line) -> Iterator[Line]:
 
 
 SIGNS_FLIPPED = error_in_part(
-    "trinomial-signs-flipped", _signs_flipped, "x^2+3x-28", "(x-7)(x+4)", "2x^2+3x-28"
+    "trinomial-signs-flipped",
+    _signs_flipped,
+    "x^2+3x-28",
+    "(x-7)(x+4)",
+    "2x^2+3x-28",
+    common=Common.IN_EVERY_CLASS,
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 WRONG_SUM = error_in_part(
-    "trinomial-pair-wrong-sum", _wrong_sum, "x^2+9x+18", "(x+2)(x+9)", "x^2+9"
+    "trinomial-pair-wrong-sum",
+    _wrong_sum,
+    "x^2+9x+18",
+    "(x+2)(x+9)",
+    "x^2+9",
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 WRONG_PRODUCT = error_in_part(
-    "trinomial-pair-wrong-product", _wrong_product, "x^2+10x-24", "(x+4)(x+6)", "x^2+9"
+    "trinomial-pair-wrong-product",
+    _wrong_product,
+    "x^2+10x-24",
+    "(x+4)(x+6)",
+    "x^2+9",
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 LEAD_NOT_DIVIDED = error_in_part(
-    "trinomial-lead-not-divided-back", _lead_not_divided, "2x^2+7x+3", "(x+6)(x+1)", "x^2+7x+6"
+    "trinomial-lead-not-divided-back",
+    _lead_not_divided,
+    "2x^2+7x+3",
+    "(x+6)(x+1)",
+    "x^2+7x+6",
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 MISPLACED = error_in_part(
-    "trinomial-factors-misplaced", _misplaced, "3x^2+10x+8", "(3x+2)(x+4)", "x^2+7x+6"
+    "trinomial-factors-misplaced",
+    _misplaced,
+    "3x^2+10x+8",
+    "(3x+2)(x+4)",
+    "x^2+7x+6",
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 LEAD_IN_BOTH = error_in_part(
-    "trinomial-lead-in-both-factors", _lead_in_both, "3x^2+11x+6", "(3x+2)(3x+3)", "x^2+7x+6"
+    "trinomial-lead-in-both-factors",
+    _lead_in_both,
+    "3x^2+11x+6",
+    "(3x+2)(3x+3)",
+    "x^2+7x+6",
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    is_ending=True,
+    may_be_luck=False,
 )
 MIDDLE_UNCHECKED = error_in_part(
-    "perfect-square-middle-unchecked", _middle_unchecked, "x^2+10x+9", "(x+3)^2", "x^2+10x+8"
+    "perfect-square-middle-unchecked",
+    _middle_unchecked,
+    "x^2+10x+9",
+    "(x+3)^2",
+    "x^2+10x+8",
+    common=Common.NOW_AND_THEN,
+    due=Family.FACTORS,
+    may_be_luck=False,
 )
 
 ERRORS = (

@@ -4,6 +4,14 @@ import itertools
 from collections.abc import Iterator
 from fractions import Fraction
 
+from uchuu_core.lawbook.numbers import (
+    DIFFERENCE_IS,
+    OVER_ONE_DENOMINATOR,
+    POWER_IS,
+    PRODUCT_IS,
+    QUOTIENT_IS,
+    SUM_IS,
+)
 from uchuu_core.moves.conditions import Nonzero, Numeral, numeral
 from uchuu_core.moves.move import Example, Move, Rewrite
 from uchuu_core.tree import build
@@ -72,30 +80,35 @@ def _added(part: Line) -> Iterator[Line]:
 
 POWER = Move(
     key="work-out-power",
+    says=POWER_IS,
     function=_power,
     examples=(Example("3*5^2", "3*25"), Example("(-2)^4", "16")),
     refuses=("x^2", "0^0"),
 )
 MULTIPLY = Move(
     key="multiply-numbers",
+    says=PRODUCT_IS,
     function=_multiplied,
     examples=(Example("20-6*3", "20-18"), Example("(-4)*(-7)", "28")),
     refuses=("6x",),
 )
 DIVIDE = Move(
     key="divide-numbers",
+    says=QUOTIENT_IS,
     function=_divided,
     examples=(Example("48÷8*2", "6*2"), Example("6/4", "3/2")),
     refuses=("1/2", "5/0"),
 )
 ADD = Move(
     key="add-numbers",
+    says=SUM_IS,
     function=_added,
     examples=(Example("15-9+4", "6+4"), Example("x+2+3", "x+5"), Example("1/2+1/3", "5/6")),
     refuses=("x+2",),
 )
 ADD_FRACTIONS = Move(
     key="add-fractions",
+    says=OVER_ONE_DENOMINATOR,
     rewrites=(
         Rewrite(
             "a/b + c/d",
@@ -108,6 +121,7 @@ ADD_FRACTIONS = Move(
 )
 SUBTRACT = Move(
     key="subtract-numbers",
+    says=DIFFERENCE_IS,
     function=_added,
     examples=(Example("15-9", "6"),),
     refuses=("15-x",),

@@ -4,6 +4,15 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from uchuu_core import limits
+from uchuu_core.lawbook.expanding import (
+    COLLECT_TERMS,
+    DIVIDE_EVERY_TERM_OF_TOP,
+    EVERY_TERM_BY_EVERY_TERM_OF,
+    MINUS_CHANGES_SIGNS_IN,
+    MULTIPLY_EVERY_TERM_OF,
+    SQUARE_HAS_MIDDLE_TERM,
+    WRITE_POWER_AS_PRODUCT,
+)
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.arithmetic import written
 from uchuu_core.moves.move import Example, Move, Rewrite
@@ -61,6 +70,14 @@ def _alike(node: Expr) -> Kind:
             case _:
                 return node
     return frozenset(powers.items())
+
+
+def like_terms(node: Sum) -> list[list[Term]]:
+    """Return the terms of *node* in groups of like ones, only groups of several."""
+    groups: dict[Kind, list[Term]] = {}
+    for term in node.terms:
+        groups.setdefault(_alike(coefficient_and_rest(term.body)[1]), []).append(term)
+    return [group for group in groups.values() if len(group) > 1]
 
 
 def collected(node: Sum) -> Expr:
@@ -184,42 +201,49 @@ def _shared_denominator(part: Line) -> Iterator[Line]:
 
 COLLECT = Move(
     key="collect-like-terms",
+    says=COLLECT_TERMS,
     function=_collect,
     examples=(Example("9k+7-8k", "k+7"), Example("2x+3-2x", "3"), Example("0.5x+0.2x", "0.7x")),
     refuses=("9k+7", "x^2+x"),
 )
 INTO_BRACKET = Move(
     key="multiply-into-bracket",
+    says=MULTIPLY_EVERY_TERM_OF,
     function=_into_bracket,
     examples=(Example("4(x+5)", "4x+20"), Example("2x(x-3)", "2x^2-6x")),
     refuses=("4x", "(x+1)(x+2)"),
 )
 MINUS_INTO_BRACKET = Move(
     key="take-minus-into-bracket",
+    says=MINUS_CHANGES_SIGNS_IN,
     function=_minus_into_bracket,
     examples=(Example("9-(x-4)", "9-x+4"), Example("-(x+1)", "-x-1")),
     refuses=("9+(x-4)",),
 )
 MULTIPLY_BRACKETS = Move(
     key="multiply-brackets",
+    says=EVERY_TERM_BY_EVERY_TERM_OF,
     function=_brackets,
     examples=(Example("(x+4)(x+7)", "x^2+7x+4x+28"), Example("(x+9)(x-9)", "x^2-9x+9x-81")),
     refuses=("4(x+7)",),
 )
 SQUARE_BINOMIAL = Move(
     key="square-binomial",
+    says=SQUARE_HAS_MIDDLE_TERM,
     rewrites=(Rewrite("(a+b)^2", "a^2 + 2*a*b + b^2"),),
     examples=(Example("(x+7)^2", "x^2+2x*7+7^2"),),
     refuses=("(7x)^2",),
 )
 POWER_AS_PRODUCT = Move(
     key="power-as-product",
+    says=WRITE_POWER_AS_PRODUCT,
     rewrites=(Rewrite("a^2", "a*a"), Rewrite("a^3", "a*a*a")),
     examples=(Example("(y+4)^2", "(y+4)(y+4)"),),
     refuses=("y^4",),
 )
 SPLIT_FRACTION = Move(
     key="divide-each-term",
+    says=DIVIDE_EVERY_TERM_OF_TOP,
     function=_shared_denominator,
     examples=(Example("(6x+4)/2", "3x+2"), Example("(x-1)/3", "x/3-1/3")),
     refuses=("2/(x+1)", "(2x)/3"),

@@ -1,10 +1,19 @@
 """Laws of exponents. Sources of the rules: any secondary algebra course; the kernel proves each example."""
 
+from uchuu_core.lawbook.exponents import (
+    ADD_OR_SUBTRACT_EXPONENTS,
+    EXPONENT_AS_ROOT,
+    EXPONENT_ZERO,
+    EXPONENTS_MULTIPLIED,
+    ONE_OVER_THE_POWER,
+    POWER_TO_EVERY_FACTOR_OF,
+)
 from uchuu_core.moves.conditions import Different, Even, Numeral, Unsigned
 from uchuu_core.moves.move import Example, Move, Rewrite
 
 PRODUCT_OF_POWERS = Move(
     key="same-base",
+    says=ADD_OR_SUBTRACT_EXPONENTS,
     rewrites=(
         Rewrite("a^m * a^n", "a^(m+n)"),
         Rewrite("a * a^n", "a^(1+n)"),
@@ -22,12 +31,14 @@ PRODUCT_OF_POWERS = Move(
 )
 POWER_OF_POWER = Move(
     key="power-of-power",
+    says=EXPONENTS_MULTIPLIED,
     rewrites=(Rewrite("(a^m)^n", "a^(m*n)", (Numeral("n", positive=True), Even("n", odd=True))),),
     examples=(Example("(x^2)^3", "x^(2*3)"), Example("(k^(-2))^5", "k^((-2)*5)")),
     refuses=("x^2*x^3", "(x^2+1)^3"),
 )
 POWER_OF_PRODUCT = Move(
     key="power-of-product",
+    says=POWER_TO_EVERY_FACTOR_OF,
     rewrites=(
         Rewrite("(a*b)^3", "a^3*b^3"),
         Rewrite("(a*b)^2", "a^2*b^2"),
@@ -44,6 +55,7 @@ POWER_OF_PRODUCT = Move(
 )
 NEGATIVE_EXPONENT = Move(
     key="negative-exponent",
+    says=ONE_OVER_THE_POWER,
     rewrites=(
         Rewrite("a^(-n)", "1/a^n", (Unsigned("n"),)),
         Rewrite("b/a^(-n)", "b*a^n", (Unsigned("n"),)),
@@ -58,12 +70,14 @@ NEGATIVE_EXPONENT = Move(
 )
 ZERO_EXPONENT = Move(
     key="zero-exponent",
+    says=EXPONENT_ZERO,
     rewrites=(Rewrite("a^0", "1"),),
     examples=(Example("5*x^0", "5*1"), Example("7^0+1", "1+1")),
     refuses=("0*x", "x^10"),
 )
 ROOT_AS_EXPONENT = Move(
     key="rational-exponent",
+    says=EXPONENT_AS_ROOT,
     rewrites=(
         Rewrite("a^(1/2)", "sqrt(a)"),
         Rewrite("a^(1/3)", "cbrt(a)"),

@@ -1,9 +1,29 @@
 """Laws of factoring: what multiplies back."""
 
+from uchuu_core.lawbook.expanding import SQUARE_HAS_MIDDLE_TERM
+from uchuu_core.lawbook.factoring import (
+    COMMON_FACTOR_OUT,
+    CUBES_ARE,
+    PERFECT_SQUARE_IS,
+    SQUARES_LESS,
+    SUM_TIMES_DIFFERENCE,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.moves.move import Example, Move, Rewrite
+from uchuu_core.tree.nodes import Line, Power, Product
+
+
+def _squares_says(part: Line, new: Line) -> Says:
+    return SQUARES_LESS() if isinstance(part, Product) else SUM_TIMES_DIFFERENCE(new)
+
+
+def _perfect_says(part: Line, new: Line) -> Says:
+    return SQUARE_HAS_MIDDLE_TERM() if isinstance(part, Power) else PERFECT_SQUARE_IS(part, new)
+
 
 COMMON_FACTOR = Move(
     key="common-factor",
+    says=COMMON_FACTOR_OUT,
     rewrites=(
         Rewrite("a*b + a*c", "a*(b+c)"),
         Rewrite("a*b - a*c", "a*(b-c)"),
@@ -20,6 +40,7 @@ COMMON_FACTOR = Move(
 )
 DIFFERENCE_OF_SQUARES = Move(
     key="difference-of-squares",
+    says=_squares_says,
     rewrites=(
         Rewrite("a^2 - b^2", "(a+b)*(a-b)"),
         Rewrite("(a+b)*(a-b)", "a^2-b^2"),
@@ -32,6 +53,7 @@ DIFFERENCE_OF_SQUARES = Move(
 )
 CUBES = Move(
     key="sum-of-cubes",
+    says=CUBES_ARE,
     rewrites=(
         Rewrite("a^3 + b^3", "(a+b)*(a^2-a*b+b^2)"),
         Rewrite("a^3 - b^3", "(a-b)*(a^2+a*b+b^2)"),
@@ -44,6 +66,7 @@ CUBES = Move(
 )
 PERFECT_SQUARE = Move(
     key="perfect-square",
+    says=_perfect_says,
     rewrites=(
         Rewrite("a^2 + 2*a*b + b^2", "(a+b)^2"),
         Rewrite("a^2 - 2*a*b + b^2", "(a-b)^2"),

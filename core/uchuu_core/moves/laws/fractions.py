@@ -1,10 +1,21 @@
 """Laws of fractions, with numbers or letters above and below."""
 
+from uchuu_core.lawbook.fractions import (
+    DIVIDE_OUT_COMMON,
+    TAKE_MINUS_ONE_OUT,
+    TOPS_OVER_ONE_DENOMINATOR,
+)
+from uchuu_core.lawbook.numbers import (
+    DIVIDING_IS_RECIPROCAL,
+    FRACTIONS_MULTIPLIED,
+    TOPS_OVER_PRODUCT,
+)
 from uchuu_core.moves.conditions import Different
 from uchuu_core.moves.move import Example, Move, Rewrite
 
 MULTIPLY_FRACTIONS = Move(
     key="multiply-fractions",
+    says=FRACTIONS_MULTIPLIED,
     rewrites=(
         Rewrite("(a/b)*(c/d)", "(a*c)/(b*d)"),
         Rewrite("a*(c/d)", "(a*c)/d"),
@@ -17,6 +28,7 @@ MULTIPLY_FRACTIONS = Move(
 )
 DIVIDE_FRACTIONS = Move(
     key="multiply-by-reciprocal",
+    says=DIVIDING_IS_RECIPROCAL,
     rewrites=(
         Rewrite("(a/b)/(c/d)", "(a/b)*(d/c)"),
         Rewrite("a/(c/d)", "a*(d/c)"),
@@ -31,6 +43,7 @@ DIVIDE_FRACTIONS = Move(
 )
 SAME_DENOMINATOR = Move(
     key="one-numerator",
+    says=TOPS_OVER_ONE_DENOMINATOR,
     rewrites=(Rewrite("a/c + b/c", "(a+b)/c"), Rewrite("a/c - b/c", "(a-b)/c")),
     examples=(
         Example("3/x+5/x", "(3+5)/x"),
@@ -41,6 +54,7 @@ SAME_DENOMINATOR = Move(
 )
 COMMON_DENOMINATOR = Move(
     key="common-denominator",
+    says=TOPS_OVER_PRODUCT,
     rewrites=(
         Rewrite("a/b + c/d", "(a*d+c*b)/(b*d)", (Different("b", "d"),)),
         Rewrite("a/b - c/d", "(a*d-c*b)/(b*d)", (Different("b", "d"),)),
@@ -53,6 +67,7 @@ COMMON_DENOMINATOR = Move(
 )
 DIVIDE_OUT = Move(
     key="divide-out",
+    says=DIVIDE_OUT_COMMON,
     rewrites=(
         Rewrite("(a*c)/(b*c)", "a/b"),
         Rewrite("(a*c)/c", "a"),
@@ -67,6 +82,7 @@ DIVIDE_OUT = Move(
 )
 OPPOSITE = Move(
     key="opposite-factors",
+    says=TAKE_MINUS_ONE_OUT,
     rewrites=(
         Rewrite("c/(a-b)", "-c/(b-a)", (Different("a", "b"),)),
         Rewrite("(a-b)/(b-a)", "-1", (Different("a", "b"),)),

@@ -1,10 +1,27 @@
 """Laws of radicals, for real numbers."""
 
+from uchuu_core.lawbook.radicals import (
+    ADD_COEFFICIENTS,
+    QUOTIENT_OF_ROOTS,
+    ROOT_BELOW_GOES,
+    ROOT_IS_ABSOLUTE,
+    ROOT_OF_PRODUCT,
+    ROOT_TIMES_ITSELF,
+    UNDER_ONE_ROOT,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.moves.conditions import Numeral
 from uchuu_core.moves.move import Example, Move, Rewrite
+from uchuu_core.tree.nodes import Line, Power
+
+
+def _multiplied_says(part: Line, _new: Line) -> Says:
+    return ROOT_TIMES_ITSELF() if isinstance(part, Power) else UNDER_ONE_ROOT()
+
 
 MULTIPLY_ROOTS = Move(
     key="multiply-roots",
+    says=_multiplied_says,
     rewrites=(
         Rewrite("sqrt(a)*sqrt(b)", "sqrt(a*b)"),
         Rewrite("cbrt(a)*cbrt(b)", "cbrt(a*b)"),
@@ -21,6 +38,7 @@ MULTIPLY_ROOTS = Move(
 )
 SPLIT_RADICAND = Move(
     key="split-root",
+    says=ROOT_OF_PRODUCT,
     rewrites=(
         Rewrite(
             "sqrt(a*b)",
@@ -37,6 +55,7 @@ SPLIT_RADICAND = Move(
 )
 DIVIDE_ROOTS = Move(
     key="divide-roots",
+    says=QUOTIENT_OF_ROOTS,
     rewrites=(
         Rewrite("sqrt(a)/sqrt(b)", "sqrt(a/b)"),
         Rewrite("cbrt(a)/cbrt(b)", "cbrt(a/b)"),
@@ -51,12 +70,14 @@ DIVIDE_ROOTS = Move(
 )
 ROOT_OF_SQUARE = Move(
     key="root-of-square",
+    says=ROOT_IS_ABSOLUTE,
     rewrites=(Rewrite("sqrt(a^2)", "abs(a)"), Rewrite("cbrt(a^3)", "a")),
     examples=(Example("sqrt(x^2)", "abs(x)"), Example("cbrt(x^3)", "x")),
     refuses=("sqrt(x^2+4)", "sqrt(x^3)"),
 )
 LIKE_RADICALS = Move(
     key="collect-like-radicals",
+    says=ADD_COEFFICIENTS,
     rewrites=(
         Rewrite("a*sqrt(r) + b*sqrt(r)", "(a+b)*sqrt(r)"),
         Rewrite("a*sqrt(r) - b*sqrt(r)", "(a-b)*sqrt(r)"),
@@ -69,6 +90,7 @@ LIKE_RADICALS = Move(
 )
 RATIONALISE = Move(
     key="rationalise",
+    says=ROOT_BELOW_GOES,
     rewrites=(
         Rewrite("a/sqrt(b)", "(a*sqrt(b))/b"),
         Rewrite("a/(b*sqrt(c))", "(a*sqrt(c))/(b*c)"),

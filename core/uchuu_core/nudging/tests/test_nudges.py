@@ -10,9 +10,9 @@ import pytest
 from uchuu_core import Failure, check, nudge, problem_from
 from uchuu_core.checking.context import context_of
 from uchuu_core.contract import Problem
+from uchuu_core.lawbook.register import LAWS
 from uchuu_core.methods.catalogue import applicable
 from uchuu_core.notation import plain
-from uchuu_core.nudging.nudges import hints
 from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS, Made
 from uchuu_core.tree.paths import letters
 
@@ -49,7 +49,7 @@ def _walk(problem: Problem, given: Any) -> None:
         step = nudge(problem)
         if step["done"]:
             break
-        assert hints()[step["law"]].notice == step["notice"]
+        assert LAWS[step["law"]].notice == step["notice"]
         problem = replace(problem, lines=(*problem.lines, step["text"]))
     else:
         pytest.fail(f"no end: {problem.given} {problem.lines[-3:]}")

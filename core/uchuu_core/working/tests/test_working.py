@@ -37,7 +37,7 @@ def test_the_balance_shows_what_is_done_to_both_sides() -> None:
         ({"unknown": "2", "number": "0"}, {"unknown": "0", "number": "6"}),
         ({"unknown": "1", "number": "0"}, {"unknown": "0", "number": "3"}),
     ]
-    assert found[1]["done"] == "Subtract x on both sides."
+    assert found[1]["done"] == "Subtract x from both sides."
     assert work(_problem("x^2 = 4"))["balance"] == []
 
 

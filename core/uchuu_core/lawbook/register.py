@@ -1,0 +1,44 @@
+"""All laws by key."""
+
+from uchuu_core.lawbook import (
+    complex_numbers,
+    equations,
+    expanding,
+    exponents,
+    factoring,
+    fractions,
+    functions,
+    judging,
+    linear,
+    numbers,
+    quadratics,
+    radicals,
+)
+from uchuu_core.lawbook.law import Law
+from uchuu_core.lawbook.says import Sentence
+
+CHAPTERS = (
+    numbers,
+    exponents,
+    radicals,
+    complex_numbers,
+    expanding,
+    factoring,
+    fractions,
+    linear,
+    quadratics,
+    equations,
+    functions,
+    judging,
+)
+LAWS: dict[str, Law] = {
+    law.key: law for chapter in CHAPTERS for law in vars(chapter).values() if isinstance(law, Law)
+}
+"""In the order of the chapters."""
+SENTENCES: dict[str, Sentence] = {
+    f"{chapter.__name__.rpartition('.')[2]}/{name.lower().replace('_', '-')}": sentence
+    for chapter in CHAPTERS
+    for name, sentence in vars(chapter).items()
+    if isinstance(sentence, Sentence)
+}
+"""Every template by its key: the chapter and what it says."""
