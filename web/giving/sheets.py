@@ -12,7 +12,7 @@ from typing import Any, Literal
 from sets.models import ProblemSet, SetItem
 from sets.problems import Asker, asker_of
 from uchuu_core.failures import Failure
-from uchuu_core.notation import mathml, plain, read, typst
+from uchuu_core.notation import mathml, plain, read, readable, typst
 from uchuu_core.notation.tokens import Decimal
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.tree.nodes import Line, Relation
@@ -40,6 +40,7 @@ _decimal: ContextVar[Decimal] = ContextVar("decimal", default="point")
 class Math:
     """A line in every notation; only ``text`` where it cannot be read.
 
+    ``inside``: how it is written inside a sentence that is plain text.
     ``left``, ``sign``, ``right``: the Typst of its sides, "" where it is no relation.
     """
 
@@ -47,9 +48,18 @@ class Math:
     latex: str = ""
     typst: str = ""
     mathml: str = ""
+    inside: str = ""
     left: str = ""
     sign: str = ""
     right: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """A piece of a sentence: words, or mathematics where ``math`` is given."""
+
+    text: str
+    math: Math | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,7 +67,7 @@ class Written:
     """A line of a worked key, with what is said of it."""
 
     math: Math
-    says: str = ""
+    says: list[Piece] = field(default_factory=list)
 
 
 @dataclass(frozen=True, slots=True)
@@ -154,14 +164,17 @@ def math_of(text: str) -> Math:
     """Return a line in every notation, decimals as the house rules have them; text where unreadable."""
     decimal = _decimal.get()
     try:
-        line: Line = read(text, None, "equal", decimal)
+        return _in_all(read(text, None, "equal", decimal))
     except Failure:
         return Math(text)
+
+
+def _in_all(line: Line) -> Math:
     sides = {}
     if isinstance(line, Relation):
         sides = {"left": typst(line.left), "sign": _SIGNS[line.sign], "right": typst(line.right)}
-    found = Math(plain(line), latex(line), typst(line), mathml(line), **sides)
-    return found if decimal == "point" else _with_commas(found)
+    found = Math(plain(line), latex(line), typst(line), mathml(line), readable(line), **sides)
+    return found if _decimal.get() == "point" else _with_commas(found)
 
 
 _POINT = re.compile(r"(?<=\d)\.(?=\d)")
@@ -173,6 +186,7 @@ def _with_commas(math: Math) -> Math:
         "text": ",",
         "latex": "{,}",
         "mathml": ",",
+        "inside": ",",
         "typst": '","',
         "left": '","',
         "right": '","',
@@ -185,15 +199,14 @@ def _with_commas(math: Math) -> Math:
 _SIGNS = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
 
 
-_RAISED = str.maketrans("-0123456789", "⁻⁰¹²³⁴⁵⁶⁷⁸⁹")
-
-
-def said(sentence: str) -> str:
-    """Return a sentence of the core with typographic signs instead of typed ones."""
-    text = re.sub(r"\^\(?(-?\d+)\)?", lambda power: power[1].translate(_RAISED), sentence)
-    text = re.sub(r"\bsqrt\(", "√(", text).replace("*", "·").replace("+-", "±")
-    text = text if _decimal.get() == "point" else _POINT.sub(",", text)
-    return re.sub(r"(?<![A-Za-z])-(?=[\dA-Za-z(√ ])", "−", text).replace("!=", "≠")
+def pieces_of(parts: list[dict[str, Any]]) -> list[Piece]:
+    """Return a sentence of the core as words and mathematics in every notation."""
+    return [
+        Piece(
+            part.get("text") or "", _in_all(read(part["math"]["text"])) if "math" in part else None
+        )
+        for part in parts
+    ]
 
 
 def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
@@ -252,14 +265,19 @@ def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
         if own["first_wrong"] is None and answer["right"] and answer["finished"]:
             mine = item.example.reasons
             return [
-                Written(_math_of_line(line), mine.get(line["text"]) or said(line.get("says") or ""))
+                Written(_math_of_line(line), _says(line, mine.get(line["text"])))
                 for line in own["lines"]
                 if not line.get("struck")
             ]
     record = asker.record(item.example)
     house = record["house"] | ({"density": wish.density} if wish.density else {})
     worked = asker.ask("work", item.example, house=house)
-    return [Written(math_of(line["text"]), said(line["says"])) for line in worked["lines"]]
+    return [Written(math_of(line["text"]), pieces_of(line["parts"])) for line in worked["lines"]]
+
+
+def _says(line: dict[str, Any], own: str | None) -> list[Piece]:
+    """Return what is said of a line: the teacher's own words first."""
+    return [Piece(own)] if own else pieces_of(line.get("parts") or [])
 
 
 def _math_of_line(line: dict[str, Any]) -> Math:
@@ -291,7 +309,7 @@ def _choices(asker: Asker, item: SetItem, wish: Wish) -> list[Choice]:
             math_of(choice["text"]),
             choice["right"],
             choice.get("name") or "",
-            said(choice.get("because") or ""),
+            choice.get("because") or "",
         )
         for letter, choice in zip(LETTERS, found, strict=False)
     ]
@@ -303,6 +321,6 @@ def _mistake(asker: Asker, item: SetItem, wish: Wish) -> Mistake:
         [math_of(line["text"]) for line in found["lines"]],
         found["mistake_at"],
         found["name"],
-        said(found["because"] or ""),
+        found["because"] or "",
         math_of(found["instead"]) if found["instead"] else None,
     )

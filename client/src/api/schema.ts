@@ -1675,6 +1675,11 @@ export interface components {
             checks: components["schemas"]["CandidateCheck"][];
             /** Unexplained */
             unexplained?: boolean | null;
+            /**
+             * Explained
+             * @default 0
+             */
+            explained: number;
         };
         /**
          * CheckedLine
@@ -1699,6 +1704,11 @@ export interface components {
             law?: string | null;
             /** Says */
             says?: string | null;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
             /**
              * Conditions
              * @default []
@@ -1730,6 +1740,11 @@ export interface components {
             tested?: string | null;
             /** Counter */
             counter?: string | null;
+            /**
+             * Counter Parts
+             * @default []
+             */
+            counter_parts: components["schemas"]["Piece"][];
             /**
              * Role
              * @default chain
@@ -1787,6 +1802,18 @@ export interface components {
             slips: number;
         };
         /**
+         * Mathematics
+         * @description A piece of mathematics inside a sentence.
+         */
+        Mathematics: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Spoken */
+            spoken: string;
+        };
+        /**
          * NamedError
          * @description The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
          */
@@ -1803,6 +1830,11 @@ export interface components {
             instead_latex?: string | null;
             /** Counter */
             counter: string | null;
+            /**
+             * Counter Parts
+             * @default []
+             */
+            counter_parts: components["schemas"]["Piece"][];
             /** Also */
             also: string[];
             /**
@@ -1810,6 +1842,15 @@ export interface components {
              * @default []
              */
             also_names: string[];
+        };
+        /**
+         * Piece
+         * @description A piece of a sentence: words, or mathematics.
+         */
+        Piece: {
+            /** Text */
+            text?: string | null;
+            math?: components["schemas"]["Mathematics"] | null;
         };
         /**
          * SideLine
@@ -1868,6 +1909,8 @@ export interface components {
             house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
+            /** Explained */
+            explained?: number | null;
             /** Seed */
             seed?: number | null;
         };
@@ -1977,6 +2020,11 @@ export interface components {
             /** Says */
             says: string;
             /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
+            /**
              * Verdict
              * @enum {string}
              */
@@ -2046,6 +2094,11 @@ export interface components {
             done: boolean;
             /** Says */
             says: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
             /** Method */
             method?: string | null;
             /** Notice */
@@ -2113,6 +2166,11 @@ export interface components {
             law: string;
             /** Says */
             says: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
         };
         /**
          * CompareIn
@@ -2149,6 +2207,8 @@ export interface components {
             house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
+            /** Explained */
+            explained?: number | null;
             /** Seed */
             seed?: number | null;
             /** Methods */
@@ -2291,6 +2351,11 @@ export interface components {
             because: string;
             /** Counter */
             counter: string | null;
+            /**
+             * Counter Parts
+             * @default []
+             */
+            counter_parts: components["schemas"]["Piece"][];
             /** Wrong */
             wrong: string;
             /** Wrong Latex */
@@ -2329,6 +2394,11 @@ export interface components {
             law: string;
             /** Says */
             says: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
         };
         /**
          * ForkPath
@@ -2373,6 +2443,8 @@ export interface components {
             house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
+            /** Explained */
+            explained?: number | null;
             /** Seed */
             seed?: number | null;
             /** Wrong */
@@ -2432,6 +2504,11 @@ export interface components {
             because: string;
             /** Counter */
             counter: string | null;
+            /**
+             * Counter Parts
+             * @default []
+             */
+            counter_parts: components["schemas"]["Piece"][];
             /** Instead */
             instead: string | null;
         };
@@ -2470,6 +2547,8 @@ export interface components {
             house?: components["schemas"]["OwnRules"] | null;
             /** Explains */
             explains?: boolean | null;
+            /** Explained */
+            explained?: number | null;
             /** Seed */
             seed?: number | null;
             /** Error */
@@ -2529,6 +2608,11 @@ export interface components {
             spoken?: string | null;
             /** Say */
             say: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
             /** Ask */
             ask: string;
             /** Watch */
@@ -2547,6 +2631,11 @@ export interface components {
             wrong_latex: string;
             /** Counter */
             counter: string | null;
+            /**
+             * Counter Parts
+             * @default []
+             */
+            counter_parts: components["schemas"]["Piece"][];
         };
         /**
          * ErrorEntry

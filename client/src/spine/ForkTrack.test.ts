@@ -9,6 +9,7 @@ const fork = (name: string, more: object = {}) => ({
   name,
   says: `say ${name}`,
   because: `because ${name}`,
+  counter_parts: [],
   counter: 'Try x = 2: 4 is not 5.',
   wrong: `${name} = 1`,
   wrong_latex: 'x=1',
@@ -24,6 +25,7 @@ const line = (text: string) => ({
   sides: { left: 'x', sign: '=', right: '2' },
   law: 'law',
   says: `by a law ${text}`,
+  parts: [],
 })
 
 function track(open: boolean, carry = async () => [line('x=3'), line('x=2')]) {

@@ -3,7 +3,7 @@
 import { ref } from 'vue'
 import type { components } from '@/api/schema'
 import MathText from '@/shared/math/MathText.vue'
-import { prose, readable } from '@/shared/logic/readable'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import Stop from './Stop.vue'
 
@@ -64,14 +64,14 @@ async function show(fork: Fork): Promise<void> {
         </button>
         <div v-if="carried === fork.wrong" class="opened">
           <p>
-            {{ fork.because }} <template v-if="fork.counter">{{ readable(fork.counter) }}</template>
+            {{ fork.because }} <SentenceText :text="fork.counter" :pieces="fork.counter_parts" />
           </p>
-          <p class="tell">{{ readable(fork.says) }}</p>
+          <p class="tell">{{ fork.says }}</p>
           <ol v-if="path?.length">
             <li v-for="line in path" :key="line.text">
               <Stop :sign="line.sides.sign" mark="parallel" />
               <MathText :latex="line.latex" :spoken="line.spoken" display />
-              <span class="quiet">{{ prose(line.says) }}</span>
+              <SentenceText class="quiet" :text="line.says" :pieces="line.parts" />
             </li>
           </ol>
         </div>

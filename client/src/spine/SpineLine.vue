@@ -2,6 +2,7 @@
 /** One line on the spine: left side, stop, right side, and its words. */
 import { computed } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
 import { isLeaving } from './marks'
@@ -59,8 +60,7 @@ const whole = computed(() => {
     <span class="words">
       <span v-if="isLeaving(line.mark) || line.mark === 'check'" class="says">{{
         words.stops[line.mark]
-      }}</span>
-      {{ line.words }}
+      }}</span>{{ ' ' }}<SentenceText :text="line.words" :pieces="line.pieces" />
     </span>
   </div>
   <div v-else class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
@@ -85,8 +85,7 @@ const whole = computed(() => {
     <span class="words">
       <span v-if="line.mark !== 'ok' && line.mark !== 'given'" class="says">{{
         words.stops[line.mark]
-      }}</span>
-      {{ line.words }}
+      }}</span>{{ ' ' }}<SentenceText :text="line.words" :pieces="line.pieces" />
     </span>
   </div>
 </template>

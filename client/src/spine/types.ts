@@ -2,6 +2,7 @@
 import type { components } from '@/api/schema'
 
 export type CheckedLine = components['schemas']['CheckedLine']
+export type Piece = components['schemas']['Piece']
 export type Sides = components['schemas']['Sides']
 
 /** What a stop looks like; each has a shape of its own (see `marks.ts`). */
@@ -37,6 +38,8 @@ export interface StopLine {
   at?: number | null
   /** Short words beside it: its reason, or what is wrong. */
   words: string
+  /** The same words with their mathematics apart. */
+  pieces?: readonly Piece[]
   /** Whether it stands beside the spine: side work, a check, what is done to both sides, words. */
   beside?: boolean
   /** The words on the line. */

@@ -62,12 +62,14 @@ class Atoms:
             case str() | int() | Fraction():
                 return part
             case _:
-                return rebuild(part, self._unnamed)
+                found: Part = rebuild(part, self._unnamed)
+                return found
 
     def _unnamed(self, part: Line) -> Line:
         if isinstance(part, Symbol):
             meant = self._meaning.get(part.name)
-            return part if meant is None else rebuild(meant, self._unnamed)  # type: ignore[no-any-return]
+            whole: Line = part if meant is None else rebuild(meant, self._unnamed)
+            return whole
         return part
 
     def _letter(self, part: Expr) -> Symbol:

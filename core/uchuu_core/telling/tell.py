@@ -41,6 +41,7 @@ def tell(problem: Problem) -> dict[str, Any]:
             "text": record["text"],
             "verdict": record["verdict"],
             "say": record.get("says") or record.get("spoken") or "",
+            "parts": record.get("parts", []),
             "ask": _ask(record.get("law", "")),
             "watch": watch.get(number, []),
         }
@@ -71,5 +72,10 @@ def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:
             listed = found.setdefault(fork.after, [])
             if len(listed) < MOST_WARNINGS and not fork.hidden:
                 record = as_record(fork, problem)
-                listed.append({k: record[k] for k in ("name", "wrong", "wrong_latex", "counter")})
+                listed.append(
+                    {
+                        k: record[k]
+                        for k in ("name", "wrong", "wrong_latex", "counter", "counter_parts")
+                    }
+                )
     return found

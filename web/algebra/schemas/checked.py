@@ -4,7 +4,7 @@ from typing import Literal
 
 from ninja import Field, Schema
 
-from algebra.schemas.problem import Sides
+from algebra.schemas.problem import Piece, Sides
 
 Verdict = Literal["ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"]
 
@@ -18,6 +18,7 @@ class NamedError(Schema):
     instead: str | None
     instead_latex: str | None = None
     counter: str | None
+    counter_parts: list[Piece] = []
     also: list[str]
     also_names: list[str] = []
 
@@ -41,6 +42,8 @@ class CheckedLine(Schema):
     proof: str | None = None
     law: str | None = None
     says: str | None = None
+    parts: list[Piece] = []
+    """What is said, with its mathematics apart."""
     conditions: list[str] = Field(default=[], validation_alias="if")
     adds: list[str] = []
     drops: list[str] = []
@@ -49,6 +52,7 @@ class CheckedLine(Schema):
     note: str | None = None
     tested: str | None = None
     counter: str | None = None
+    counter_parts: list[Piece] = []
     role: Literal["chain", "check", "side", "operation", "remark"] = "chain"
     """Only lines of the chain are judged against one another."""
     back: bool = False
@@ -120,4 +124,6 @@ class Checked(Schema):
     follow_through: FollowThrough | None = None
     checks: list[CandidateCheck] = []
     unexplained: bool | None = None
-    """Some lines have verdicts only; asking again goes on explaining."""
+    """Some lines have verdicts only; asked again with ``explained``, the next ones are explained."""
+    explained: int = 0
+    """So many first lines are explained."""

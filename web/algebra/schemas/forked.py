@@ -3,7 +3,7 @@
 from ninja import Schema
 
 from algebra.schemas.checked import Verdict
-from algebra.schemas.problem import Reading, Sides
+from algebra.schemas.problem import Piece, Reading, Sides
 
 
 class Fork(Schema):
@@ -15,6 +15,7 @@ class Fork(Schema):
     says: str
     because: str
     counter: str | None
+    counter_parts: list[Piece] = []
     wrong: str
     wrong_latex: str
     ends_in: str | None
@@ -38,6 +39,7 @@ class ForkLine(Schema):
     spoken: str
     law: str
     says: str
+    parts: list[Piece] = []
 
 
 class ForkPath(Schema):
@@ -74,6 +76,7 @@ class Mistake(Schema):
     says: str
     because: str
     counter: str | None
+    counter_parts: list[Piece] = []
     instead: str | None
 
 
@@ -84,6 +87,7 @@ class Watch(Schema):
     wrong: str
     wrong_latex: str
     counter: str | None
+    counter_parts: list[Piece] = []
 
 
 class ToldLine(Schema):
@@ -96,6 +100,7 @@ class ToldLine(Schema):
     lit: Sides | None = None
     spoken: str | None = None
     say: str
+    parts: list[Piece] = []
     ask: str
     watch: list[Watch]
 

@@ -17,6 +17,21 @@ class Text(Schema):
     variable: str | None = None
 
 
+class Mathematics(Schema):
+    """A piece of mathematics inside a sentence."""
+
+    text: str
+    latex: str
+    spoken: str
+
+
+class Piece(Schema):
+    """A piece of a sentence: words, or mathematics."""
+
+    text: str | None = None
+    math: Mathematics | None = None
+
+
 class Sides(Schema):
     """A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression."""
 
@@ -81,6 +96,8 @@ class ProblemIn(Schema):
     house: OwnRules | None = None
     explains: bool | None = None
     """False: the last line's law or error is not looked for; its verdict comes faster."""
+    explained: int | None = None
+    """So many first lines need no law or error again: a long paper is explained part by part."""
     seed: int | None = None
     """For what is chosen at random: the same seed gives the same."""
 

@@ -3,7 +3,7 @@
 from ninja import Field, Schema
 
 from algebra.schemas.checked import CandidateCheck, Verdict
-from algebra.schemas.problem import Reading, Sides
+from algebra.schemas.problem import Piece, Reading, Sides
 
 
 class WorkedLine(Schema):
@@ -15,6 +15,7 @@ class WorkedLine(Schema):
     spoken: str
     law: str
     says: str
+    parts: list[Piece] = []
     verdict: Verdict
     conditions: list[str] = Field(default=[], validation_alias="if")
 
@@ -71,6 +72,7 @@ class Nudged(Schema):
 
     done: bool
     says: str
+    parts: list[Piece] = []
     method: str | None = None
     notice: str | None = None
     law: str | None = None
@@ -86,6 +88,7 @@ class PathLine(Reading):
 
     law: str
     says: str
+    parts: list[Piece] = []
 
 
 class Path(Schema):

@@ -19,6 +19,11 @@
 #let maths(m) = if m.typst == "" { raw(m.text) } else { eval(m.typst, mode: "math") }
 #let display(m) = if m.typst == "" { raw(m.text) } else { math.equation(block: false, math.display(eval(m.typst, mode: "math"))) }
 
+// What is said: words, and mathematics as such.
+#let sentence(pieces) = for piece in pieces {
+  if piece.math == none { piece.text } else { maths(piece.math) }
+}
+
 // The same in a cell of its own: as high as what is drawn, so that fractions do not meet.
 #let cell(m) = {
   set text(top-edge: "bounds", bottom-edge: "bounds")
@@ -46,7 +51,7 @@
     align(right, move(dx: 9.2pt, stop(if has-sides { m.sign } else { "=" }, open: open))),
     [],
     if has-sides { side(m.right) } else { cell(m) },
-    text(8.5pt, fill: quiet, says),
+    text(8.5pt, fill: quiet, sentence(says)),
   )
 }
 
@@ -59,7 +64,7 @@
     inset: (x: 3pt, y: 4.5pt),
     align: horizon,
     grid.vline(x: 2, stroke: 0.8pt),
-    ..on-spine(given, "", open: true),
+    ..on-spine(given, (), open: true),
     ..lines.map(line => on-spine(line.math, line.says)).flatten(),
   )
 }

@@ -8,6 +8,9 @@
 #set text(top-edge: "bounds", bottom-edge: "bounds")
 #let display(m) = if m.typst == "" { raw(m.text) } else { math.display(eval(m.typst, mode: "math")) }
 #let side(source) = math.display(eval(source, mode: "math"))
+#let sentence(pieces) = for piece in pieces {
+  if piece.math == none { piece.text } else if piece.math.typst == "" { piece.math.text } else { eval(piece.math.typst, mode: "math") }
+}
 #let stop(sign, open) = box(circle(radius: 10pt, inset: 0pt, stroke: 1.2pt, fill: if open { white } else { black },
   align(center + horizon, text(13pt, weight: "bold", fill: if open { black } else { white }, sign))))
 #let row(m, says, open) = (
@@ -15,7 +18,7 @@
   align(right, move(dx: 14pt, stop(if m.left != "" { m.sign } else { "=" }, open))),
   [],
   if m.left != "" { side(m.right) } else { display(m) },
-  text(12pt, fill: quiet, says),
+  text(12pt, fill: quiet, sentence(says)),
 )
 
 #align(horizon)[#text(34pt, weight: "bold", sheet.title) \ #text(fill: quiet, sheet.instruction)]
@@ -34,7 +37,7 @@
       inset: (x: 4pt, y: 5pt),
       align: horizon,
       grid.vline(x: 2, stroke: 1pt),
-      ..row(item.given, "", true),
+      ..row(item.given, (), true),
       ..item.lines.slice(0, shown).map(line => row(line.math, line.says, false)).flatten(),
     )
   }

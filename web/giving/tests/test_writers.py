@@ -9,7 +9,7 @@ from exchange.reading import _csv_rows
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from giving.sheets import Choice, Leaving, Math, Mistake, Sheet, SheetItem, Written, math_of
+from giving.sheets import Choice, Leaving, Math, Mistake, Piece, Sheet, SheetItem, Written, math_of
 from giving.writers.flat import in_latex, latex_source, markdown, plain_text
 from giving.writers.packages import item_xml
 from giving.writers.page import html_page
@@ -36,6 +36,9 @@ TYPED = st.one_of(
 )
 MATHS = st.one_of(st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)", "no solution"]), TYPED).map(math_of)
 
+WORDS = TYPED.map(Piece)
+PIECES = st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)"]).map(lambda text: Piece("", math_of(text)))
+
 
 @st.composite
 def items(draw: st.DrawFn, number: int) -> SheetItem:
@@ -49,7 +52,7 @@ def items(draw: st.DrawFn, number: int) -> SheetItem:
         marks=draw(st.one_of(st.none(), st.integers(0, 100))),
         room=draw(st.integers(0, 6)),
         answer=draw(MATHS),
-        lines=draw(st.lists(st.builds(Written, MATHS, TYPED), max_size=3)),
+        lines=draw(st.lists(st.builds(Written, MATHS, st.lists(st.one_of(WORDS, PIECES))), max_size=3)),
         leavings=draw(
             st.lists(st.builds(Leaving, st.integers(0, 3), TYPED, MATHS, MATHS), max_size=2)
         ),

@@ -31,10 +31,11 @@ def in_latex(text: str) -> str:
 
 @dataclass(frozen=True, slots=True)
 class _Way:
-    """How one notation writes text, mathematics, a problem's head, a line under it, headings, a break."""
+    """How one notation writes text, mathematics (alone, inside a sentence), a problem's head, a line under it, headings, a break."""
 
     text: Callable[[str], str]
     maths: Callable[[Math], str]
+    inside: Callable[[Math], str]
     head: Callable[[int, str, str, str], str]
     line: Callable[[str, str], str]
     title: Callable[[str], str]
@@ -49,6 +50,7 @@ def _tex(m: Math) -> str:
 _PLAIN = _Way(
     str,
     lambda m: m.text,
+    lambda m: m.inside or m.text,
     lambda n, task, maths, marks: f"{n}. {task}: {maths}{f'   ({marks})' if marks else ''}",
     lambda line, says: f"   {line}{f'    [{says}]' if says else ''}",
     lambda text: f"{text}\n{'=' * len(text)}",
@@ -58,6 +60,7 @@ _PLAIN = _Way(
 _MARKDOWN = _Way(
     lambda text: "".join(f"\\{c}" if c in "\\`*_{}[]<>#|" else c for c in text),
     lambda m: f"${m.latex}$" if m.latex else f"`{m.text}`",
+    lambda m: f"${m.latex}$",
     lambda n, task, maths, marks: f"{n}. {task}: {maths}{f' *({marks})*' if marks else ''}",
     lambda line, says: f"    - {line}{f' — {says}' if says else ''}",
     lambda text: f"# {text}",
@@ -67,6 +70,7 @@ _MARKDOWN = _Way(
 _LATEX = _Way(
     in_latex,
     _tex,
+    lambda m: f"${m.latex}$",
     lambda n, task, maths, marks: (
         f"\\item[{n}.] {task}: {maths}" + (f" \\hfill ({marks})" if marks else "")
     ),
@@ -125,7 +129,10 @@ def _under(item: SheetItem, sheet: Sheet, way: _Way) -> Iterator[str]:
     if sheet.what == "short" and item.answer is not None:
         yield way.line(way.maths(item.answer), "")
     for line in item.lines:
-        yield way.line(way.maths(line.math), way.text(line.says))
+        said = "".join(
+            way.text(p.text) if p.math is None else way.inside(p.math) for p in line.says
+        )
+        yield way.line(way.maths(line.math), said)
     for leaving in item.leavings:
         where = f"after line {leaving.after}" if leaving.after else "after the given"
         ends = f"; ends in {way.maths(leaving.ends)}" if leaving.ends else ""

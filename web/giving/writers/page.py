@@ -2,7 +2,7 @@
 
 from html import escape
 
-from giving.sheets import Math, Sheet, SheetItem
+from giving.sheets import Math, Piece, Sheet, SheetItem
 
 _STYLE = """
 body{font:1.05rem/1.5 Georgia,serif;max-width:48rem;margin:2rem auto;padding:0 1rem;color:#111}
@@ -29,6 +29,11 @@ def maths(m: Math) -> str:
     return m.mathml or f"<code>{escape(m.text)}</code>"
 
 
+def sentence(pieces: list[Piece]) -> str:
+    """Return what is said, its mathematics as MathML."""
+    return "".join(escape(p.text) if p.math is None else maths(p.math) for p in pieces)
+
+
 def _item(item: SheetItem, sheet: Sheet) -> str:
     marks = f' <span class="quiet">({item.marks})</span>' if item.marks else ""
     head = escape(item.instruction or item.task_words)
@@ -43,7 +48,7 @@ def _item(item: SheetItem, sheet: Sheet) -> str:
         parts.append(f"<p>{maths(item.answer)}</p>")
     if item.lines:
         rows = (
-            f'<tr><td>{maths(line.math)}</td><td class="says">{escape(line.says)}</td></tr>'
+            f'<tr><td>{maths(line.math)}</td><td class="says">{sentence(line.says)}</td></tr>'
             for line in item.lines
         )
         parts.append(f"<table>{''.join(rows)}</table>")

@@ -3,7 +3,8 @@
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
-import { methodName, prose } from '@/shared/logic/readable'
+import SentenceText from '@/shared/math/SentenceText.vue'
+import { methodName } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 
@@ -87,7 +88,7 @@ const says = computed(() => {
             }"
           >
             <MathText :latex="line.latex" :spoken="line.spoken" display />
-            <small>{{ prose(line.says) }}</small>
+            <small><SentenceText :text="line.says" :pieces="line.parts" /></small>
           </li>
         </ol>
         <p v-if="found" class="quiet">

@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { field as kind, toggleField } from '@/shared/composables/field'
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark, Sides, StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
@@ -80,7 +81,8 @@ function pasted(event: ClipboardEvent): void {
     </div>
     <div :id="hint" class="says" aria-live="polite">
       <template v-if="stop && mark !== 'waiting'">
-        <b v-if="mark !== 'ok'">{{ words.stops[mark] }}</b> {{ stop.words }}
+        <b v-if="mark !== 'ok'">{{ words.stops[mark] }}</b>
+        <SentenceText :text="stop.words" :pieces="stop.pieces" />
       </template>
     </div>
     <TypesetField

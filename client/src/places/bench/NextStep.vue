@@ -3,7 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
-import { prose } from '@/shared/logic/readable'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
@@ -66,7 +66,7 @@ defineExpose({ deeper })
     <template v-else-if="step">
       <p class="notice">{{ step.notice }}</p>
       <p v-if="depth > 1">
-        <b>{{ step.law_name }}.</b> {{ prose(step.says) }}
+        <b>{{ step.law_name }}.</b> <SentenceText :text="step.says" :pieces="step.parts" />
       </p>
       <p v-if="depth > 2 && step.latex" class="formula">
         <MathText :latex="step.latex" :spoken="step.spoken ?? ''" display />

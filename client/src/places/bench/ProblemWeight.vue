@@ -5,7 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
 import { later } from '@/shared/logic/debounce'
-import { prose, readable } from '@/shared/logic/readable'
+import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
 const props = defineProps<{ content: Content }>()
@@ -57,7 +57,7 @@ const letter = computed(
       </p>
       <ol v-if="worked.balance?.length" class="balance">
         <li v-for="picture in worked.balance" :key="picture.line">
-          <span class="done">{{ prose(picture.done) }}</span>
+          <span class="done">{{ picture.done }}</span>
           <span class="beam">
             <span class="pan">{{ weights(picture.left, letter) }}</span>
             <svg viewBox="0 0 120 26" aria-hidden="true">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** What is known of the chosen line: its law and condition, or the error behind it. */
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import type { CheckedLine, Mark } from '@/spine/types'
 import { words } from '@/texts/en'
-import { prose, readable } from '@/shared/logic/readable'
+import { readable } from '@/shared/logic/readable'
 
 /** The teacher's own words for why the line follows; empty where the recognised reason stands. */
 const reason = defineModel<string>('reason', { default: '' })
@@ -27,7 +28,9 @@ defineProps<{
         <b>{{ number }} · {{ mark ? words.stops[mark] : '' }}</b>
       </p>
       <p v-if="line.failure">{{ line.failure.message }}</p>
-      <p v-if="line.says && line.verdict !== 'unfinished'">{{ prose(line.says) }}</p>
+      <p v-if="line.says && line.verdict !== 'unfinished'">
+        <SentenceText :text="line.says" :pieces="line.parts" />
+      </p>
       <dl>
         <template v-if="line.conditions?.length">
           <dt>{{ words.bench.condition }}</dt>
@@ -81,7 +84,7 @@ defineProps<{
         </template>
         <template v-if="line.counter">
           <dt>{{ words.bench.refuted }}</dt>
-          <dd>{{ readable(line.counter) }}</dd>
+          <dd><SentenceText :text="line.counter" :pieces="line.counter_parts" /></dd>
         </template>
         <template v-if="line.error">
           <dt>{{ words.bench.tell }}</dt>
@@ -90,12 +93,7 @@ defineProps<{
       </dl>
       <label v-if="isWritten && !line.error && !line.failure" class="reason">
         {{ words.bench.ownReason }}
-        <input
-          v-model.lazy="reason"
-          class="typed"
-          maxlength="500"
-          :placeholder="prose(line.says ?? '')"
-        />
+        <input v-model.lazy="reason" class="typed" maxlength="500" :placeholder="line.says ?? ''" />
       </label>
       <template v-if="line.verdict === 'wrong' || line.verdict === 'loses'">
         <p v-if="!line.error" class="quiet">

@@ -2,11 +2,12 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
-import { prose } from '@/shared/logic/readable'
 import { aroundOf, marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
 import type { Content } from '@/example/content'
+import { joined } from '@/example/explained'
 import { problemOf } from '@/example/problem'
+import { saidOf } from '@/example/stops'
 
 type Checked = Schemas['Checked']
 type CheckedLine = Schemas['CheckedLine']
@@ -16,17 +17,8 @@ type Inspected = Schemas['Inspected']
 const PAUSE = 15
 const PAUSE_BEFORE_WHY = 220
 
-/** The few words beside a stop. */
 function markOfGiven(body: Schemas['ProblemIn']): string {
   return JSON.stringify([body.task, body.given, body.variable, body.numbers, body.house])
-}
-
-function wordsOf(line: CheckedLine): string {
-  if (line.error) return line.error.name
-  if (line.failure) return line.failure.message
-  if (line.doubt_name) return line.doubt_name
-  if (line.tested && line.verdict === 'unproved') return line.tested
-  return prose(line.says ?? '')
 }
 
 /**
@@ -43,7 +35,8 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   const sentGiven = ref('')
   let current: AbortController | null = null
 
-  async function judge(explains: boolean): Promise<void> {
+  /** `known`: what a long paper's first lines were explained by; the next ones are asked for. */
+  async function judge(explains: boolean, known: Checked | null = null): Promise<void> {
     current?.abort()
     whySoon.cancel()
     if (!content.value.given.trim()) {
@@ -54,14 +47,16 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     const control = (current = new AbortController())
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
-    const body = { ...problemOf(content.value), lines, explains }
+    const explained = known?.explained ?? 0
+    const body = { ...problemOf(content.value), lines, explains, explained }
     try {
       const [answer] = await Promise.all([
         result(api.POST('/api/algebra/check', { body, signal: control.signal })),
         inspect(body, control.signal),
       ])
-      checked.value = answer
-      if (!explains || answer.unexplained) whySoon()
+      checked.value = known ? joined(known, answer) : answer
+      partly = explains && answer.unexplained ? checked.value : null
+      if (!explains || partly) whySoon()
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return
@@ -84,9 +79,17 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     sentGiven.value = mark
   }
 
+  let partly: Checked | null = null
   const soon = later(() => void judge(!draft.value.trim()), PAUSE)
-  const whySoon = later(() => void judge(true), PAUSE_BEFORE_WHY)
-  watch([content, draft], () => soon(), { deep: true, immediate: true })
+  const whySoon = later(() => void judge(true, partly), PAUSE_BEFORE_WHY)
+  watch(
+    [content, draft],
+    () => {
+      partly = null
+      soon()
+    },
+    { deep: true, immediate: true },
+  )
   watch(signedOut, (out) => {
     if (!out) soon()
   })
@@ -117,7 +120,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
       sides: line?.sides ?? null,
       spoken: line?.spoken ?? text,
       at: line?.failure?.at ?? null,
-      words: line ? (!line.error && content.value.reasons[text]) || wordsOf(line) : '',
+      ...(line ? saidOf(line, content.value.reasons[text]) : { words: '' }),
       ...aroundOf(line),
     }
   }

@@ -72,7 +72,7 @@ const topics = computed(() => {
         <p>
           <span class="quiet">{{ words.errors.why }}:</span> {{ entry.why }}
           <br />
-          <span class="quiet">{{ words.errors.repair }}:</span> {{ readable(entry.repair) }}
+          <span class="quiet">{{ words.errors.repair }}:</span> {{ entry.repair }}
           <template v-if="entry.counter">
             <br />
             <span class="quiet">{{ words.errors.refuted }}:</span> {{ readable(entry.counter) }}

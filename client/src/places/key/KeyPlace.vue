@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { contentOf } from '@/example/content'
+import { wholly } from '@/example/explained'
 import { problemOf } from '@/example/problem'
 import { givenStop, writtenStops } from '@/example/stops'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
@@ -28,7 +29,9 @@ async function load(): Promise<void> {
     example.value = found
     const body = problemOf(contentOf(found))
     reading.value = await result(api.POST('/api/algebra/inspect', { body }))
-    checked.value = await result(api.POST('/api/algebra/check', { body }))
+    checked.value = await wholly((explained) =>
+      result(api.POST('/api/algebra/check', { body: { ...body, explained } })),
+    )
     refusal.value = ''
   } catch (reason) {
     if (!(reason instanceof Refusal)) throw reason

@@ -6,6 +6,7 @@ import { contentOf } from '@/example/content'
 import { problemOf } from '@/example/problem'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
 
@@ -109,7 +110,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
           <span v-if="mistake.instead">
             {{ words.bench.rightLine }}: <code>{{ readable(mistake.instead) }}</code>
           </span>
-          <span v-if="mistake.counter" class="quiet"> {{ readable(mistake.counter) }}</span>
+          <SentenceText class="quiet" :text="mistake.counter" :pieces="mistake.counter_parts" />
         </p>
       </section>
     </template>

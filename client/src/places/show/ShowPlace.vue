@@ -3,10 +3,10 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { writtenStops } from '@/example/stops'
-import { prose, readable } from '@/shared/logic/readable'
 import { toggleTheme } from '@/shared/composables/theme'
 import { useKeys } from '@/shared/composables/useKeys'
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import Stop from '@/spine/Stop.vue'
 import type { StopLine } from '@/spine/types'
@@ -48,6 +48,7 @@ const stops = computed<StopLine[]>(() => {
   return [first, ...written].map((stop, index, all) => ({
     ...stop,
     words: says.value ? stop.words : '',
+    pieces: says.value ? stop.pieces : [],
     sides:
       lights.value && index && index === all.length - 1
         ? (told.value[index]?.lit ?? stop.sides)
@@ -128,8 +129,8 @@ useKeys({
           <div>
             <span class="wrong"><MathText :latex="open.wrong_latex" display /></span>
             <p v-if="now.fork?.struck" class="why">
-              <b>{{ open.name }}.</b> {{ prose(open.because) }}
-              <template v-if="open.counter">{{ readable(open.counter) }}</template>
+              <b>{{ open.name }}.</b> {{ open.because }}
+              <SentenceText :text="open.counter" :pieces="open.counter_parts" />
             </p>
             <p v-else class="why">{{ words.show.isIt }}</p>
           </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The talk track, to print: for every line what to say, what to ask before it, what to watch for. */
-import { prose, readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
 import { useExample } from './useExample'
@@ -44,12 +44,21 @@ const { example, told, refusal, load } = useExample(() => props.id)
           </th>
           <td>{{ index ? line.ask : '' }}</td>
           <td>
-            {{ index ? example?.reasons?.[line.text] || prose(line.say) : words.key.given }}
+            <template v-if="!index">{{ words.key.given }}</template>
+            <template v-else-if="example?.reasons?.[line.text]">{{
+              example.reasons[line.text]
+            }}</template>
+            <SentenceText v-else :text="line.say" :pieces="line.parts" />
           </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">
               <b>{{ item.name }}:</b> <MathText :latex="item.wrong_latex" />
-              <span v-if="item.counter" class="quiet counter">{{ readable(item.counter) }}</span>
+              <SentenceText
+                v-if="item.counter"
+                class="quiet counter"
+                :text="item.counter"
+                :pieces="item.counter_parts"
+              />
             </p>
           </td>
         </tr>
