@@ -251,17 +251,21 @@ def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) ->
 
 def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Found | None:
     start = without_brackets(before)
-    states = LawfulStates(before, MOST_BEFORE_DOUBT)
-    if any(unordered(state) == target.shape for state in states):
+    found = next(_written_by_an_error(start, target, moves), None)
+    if found is None:  # nearly always; the lawful forms take longer
         return None
+    states = LawfulStates(before, MOST_BEFORE_DOUBT)
+    return None if any(unordered(state) == target.shape for state in states) else found
+
+
+def _written_by_an_error(start: Line, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
     parts = Places(start)
     for move in moves:
         if move.key in _LAST or not move.may_be_luck:
             continue
         for step in move.apply_at(start, parts):
             if unordered(step.result) == target.shape and step.result != start:
-                return Found(move.key, 0, 0, step.result)
-    return None
+                yield Found(move.key, 0, 0, step.result)
 
 
 _EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)

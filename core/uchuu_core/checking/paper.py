@@ -202,7 +202,8 @@ def _explain(record: dict[str, Any], step: Step, written: Line, context: Context
             record["doubt_name"] = wording_of(doubt.error, own).name
             return
         # where a letter names a part, or features stand between, the line above is no state
-        says = said_by_method(context.posed, written, line, asked)
+        if written != step.before:
+            says = said_by_method(context.posed, written, line, asked)
         if says is None and line != step.line:
             says = joined_by_method(context.posed, written, line, asked)
         says = says or said_at(context.posed, step.before, step.line, asked, context.ring)
@@ -312,17 +313,17 @@ def _named_error(step: Step, context: Context) -> LineError | None:
         return _error_beside(step, context)
     counter = counter_says(judgement.counter, line)
     state = state_error(before, line, judgement, context)
-    task, unknown, own = context.problem.task, context.unknown, context.problem.own
+    own = context.problem.own
     if state is not None:
         if isinstance(line, Feature):
             instead = right_feature(line, context.posed)
         else:
-            instead = right_line(before, None, task, unknown)
+            instead = right_line(before, line, None, context)
         return _worded(state, instead, counter, [], own)
     found = errors_that_reproduce(before, line, moves_of(own))
     if not found:
         return None
-    instead = right_line(before, found[0], task, unknown)
+    instead = right_line(before, line, found[0], context)
     also = [item.error for item in found[1:4] if item.error != found[0].error]
     return _worded(found[0].error, instead, counter, also, own)
 

@@ -19,6 +19,7 @@ from uchuu_core.checking.worked_reasons import (
     Asked,
     is_short,
     joined_by_method,
+    joined_from_here,
     said_by_method,
 )
 from uchuu_core.failures import Failure
@@ -102,9 +103,12 @@ def _found(posed: Posed, start: Line, end: Line, asked: Asked, ring: Ring) -> It
         one = said_of_both_sides(start, end, ring)
     yield one
     if one is None or len(one.said) > 1:
-        yield _by_parts(posed, start, end, asked, ring)
+        parts = _by_parts(posed, start, end, asked, ring)
+        yield parts
+        if one is not None or parts is not None:
+            return
         here = Posed(start, posed.unknown, posed.numbers, posed.taught)
-        yield said_by_method(here, start, end, asked) or joined_by_method(here, start, end, asked)
+        yield joined_from_here(here, end, asked)
 
 
 def _reordered(before: Line, line: Line, start: Line, end: Line) -> Says:

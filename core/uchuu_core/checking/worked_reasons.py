@@ -10,7 +10,7 @@ from uchuu_core.contract import Density, Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.says import Says, in_order
-from uchuu_core.methods.catalogue import applicable
+from uchuu_core.methods.catalogue import applicable, serving
 from uchuu_core.methods.method import Method, Moment, Posed, at_density
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Feature, Line
@@ -18,6 +18,8 @@ from uchuu_core.tree.shape import unordered
 
 MOST_SAID = 3
 """A line that takes more different sentences has no reason: nobody would say them all."""
+MOST_FROM_HERE = 3
+"""So many methods are tried from a line in the middle of the work."""
 MOST_MOMENTS = 60
 """So far a route is followed."""
 _ALIKE: dict[Task, tuple[Task, ...]] = {
@@ -61,10 +63,26 @@ def _route(posed: Posed, method: Method, density: Density | None) -> Route:
     return tuple((_form(m.line), m) for m in (at_density(moments, density) if density else moments))
 
 
+def routes_of(posed: Posed, asked: Asked) -> Iterator[Route]:
+    """Yield the routes of the task's own methods: the lines at the density, and every moment."""
+    yield from _routes_for(posed, asked, (asked.task,))
+
+
 def _routes(posed: Posed, asked: Asked) -> Iterator[Route]:
-    for task in (asked.task, *_ALIKE.get(asked.task, ())):
+    yield from _routes_for(posed, asked, (asked.task, *_ALIKE.get(asked.task, ())))
+
+
+def _routes_for(posed: Posed, asked: Asked, tasks: tuple[Task, ...]) -> Iterator[Route]:
+    for task in tasks:
         for method in _methods(posed, task, asked.method):
             yield _route(posed, method, asked.density)
+            yield _route(posed, method, None)
+
+
+def _routes_from_here(posed: Posed, asked: Asked) -> Iterator[Route]:
+    """Yield a few routes of a line in the middle of the work: most will not meet the next one."""
+    for task in (asked.task, *_ALIKE.get(asked.task, ())):
+        for method in islice(serving(posed, task), MOST_FROM_HERE):
             yield _route(posed, method, None)
 
 
@@ -74,8 +92,10 @@ def _form(line: Line) -> Any:
 
 def said_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
     """Return what is said at *line* where some method writes it under *before*, word for word."""
-    passed = next(_passages(posed, before, line, asked, only_one=True), None)
-    return passed[0].says if passed else None
+    for passed in _passages(posed.given, before, line, _routes(posed, asked)):
+        if len(passed) == 1:
+            return passed[0].says
+    return None
 
 
 def joined_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
@@ -83,7 +103,16 @@ def joined_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Sa
 
     All their sentences, at most ``MOST_SAID`` different ones.
     """
-    for passed in _passages(posed, before, line, asked, only_one=False):
+    return _joined(_passages(posed.given, before, line, _routes(posed, asked)), line)
+
+
+def joined_from_here(posed: Posed, line: Line, asked: Asked) -> Says | None:
+    """Do as ``joined_by_method`` for a *posed* that is the line before, in the middle of work."""
+    return _joined(_passages(posed.given, posed.given, line, _routes_from_here(posed, asked)), line)
+
+
+def _joined(passages: Iterator[list[Moment]], line: Line) -> Says | None:
+    for passed in passages:
         if isinstance(line, Feature):
             return passed[-1].says
         says = in_order(m.says for m in passed if not isinstance(m.line, Feature))
@@ -93,12 +122,12 @@ def joined_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Sa
 
 
 def _passages(
-    posed: Posed, before: Line, line: Line, asked: Asked, *, only_one: bool
+    posed: Line, before: Line, line: Line, routes: Iterator[Route]
 ) -> Iterator[list[Moment]]:
     """Yield the moments of each route that lead from *before* to *line*."""
     start, end = _form(before), _form(line)
-    given = _form(posed.given)
-    for route in _routes(posed, asked):
+    given = _form(posed)
+    for route in routes:
         forms = [given, *(form for form, _ in route)]
         if start not in forms:
             continue
@@ -106,8 +135,7 @@ def _passages(
         if end not in forms[first + 1 :]:
             continue
         last = forms.index(end, first + 1)
-        if not only_one or last == first + 1:
-            yield [moment for _, moment in route[first:last]]
+        yield [moment for _, moment in route[first:last]]
 
 
 def is_short(says: Says) -> bool:

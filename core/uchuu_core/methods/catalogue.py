@@ -1,9 +1,10 @@
 """All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
 
+from collections.abc import Iterator
+
 from uchuu_core.contract import Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, TooLarge
 from uchuu_core.kernel.finished import unmet_forms
-from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.methods.complex_numbers import COMPLEX
 from uchuu_core.methods.domain import DOMAIN
@@ -11,14 +12,13 @@ from uchuu_core.methods.equations.methods import EQUATIONS
 from uchuu_core.methods.exponents import EXPONENTS
 from uchuu_core.methods.factoring_methods import FACTORING
 from uchuu_core.methods.letter_exponents import LETTER_EXPONENTS
-from uchuu_core.methods.method import Method, Posed, at_density
+from uchuu_core.methods.method import Method, Posed
 from uchuu_core.methods.nested_roots import NESTED
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radical_methods import RADICALS
 from uchuu_core.methods.rational_methods import RATIONAL
 from uchuu_core.methods.study import STUDY
-from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     AllExcept,
     Builder,
@@ -26,7 +26,6 @@ from uchuu_core.tree.nodes import (
     Coordinates,
     Either,
     Feature,
-    Line,
     Outcome,
     Relation,
     Union,
@@ -95,10 +94,16 @@ def _refusal(method: Method, posed: Posed) -> str | None:
         return bound.message
 
 
+def serving(posed: Posed, task: Task) -> Iterator[Method]:
+    """Yield the methods that apply, one after another, in the order of the catalogue."""
+    return (m for m in METHODS if task in m.tasks and _refusal(m, posed) is None)
+
+
 def applicable(posed: Posed, task: Task) -> list[Method]:
     """Return the methods that apply: those that are taught, then the default first."""
-    found = [m for m in METHODS if task in m.tasks and _refusal(m, posed) is None]
-    return sorted(found, key=lambda m: (m.key not in posed.taught, not m.suits(posed)))
+    return sorted(
+        serving(posed, task), key=lambda m: (m.key not in posed.taught, not m.suits(posed))
+    )
 
 
 def chosen(posed: Posed, task: Task, key: str | None) -> Method:
@@ -159,14 +164,3 @@ def _most_telling(reasons: list[str | None]) -> str:
     done = [reason for reason in said if reason.endswith("already")]
     telling = [r for r in said if not r.startswith(_SAYS_LITTLE)]
     return [*said, *telling, *done][-1]
-
-
-def next_line(before: Line, task: Task, unknown: str, numbers: Numbers = REAL) -> Line | None:
-    """Return the next board line after *before*, None when it is finished or cannot be worked."""
-    posed = Posed(without_brackets(before), unknown, numbers)
-    found = applicable(posed, task)
-    if not found:
-        return None
-    for moment in at_density(found[0].moments(posed), "board"):
-        return moment.line
-    return None

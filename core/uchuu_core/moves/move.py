@@ -215,15 +215,15 @@ class Move:
         for path, part, known in parts.all:
             made = known.get(self)
             if made is None:
-                made = (
-                    list(_until_out_of_effort(self._on_part(part)))
-                    if self._touches(type(part))
-                    else []
-                )
-                known[self] = made
+                made = known[self] = self._made_of(part)
             for new, owes in made:
                 limits.spend(CANDIDATE_EFFORT)
                 yield Step(_put(line, path, new), path, owes)
+
+    def _made_of(self, part: Expr) -> list[Rewritten]:
+        if not self._touches(type(part)):
+            return []
+        return list(_until_out_of_effort(self._on_part(part)))
 
     def _touches(self, kind: type) -> bool:
         """Whether the move can do anything to parts of this kind."""
