@@ -7,38 +7,23 @@ One answer per line, same ``id``, same order, flushed at once. A line that canno
 import io
 import json
 import sys
-from collections.abc import Callable
 from typing import Any
 
-from uchuu_core import Problem, check, forks, inspect, nudge, problem_from, study, twin, work
-from uchuu_core.failures import BadRequest, Failure
-
-OPERATIONS: dict[str, Callable[[Problem], dict[str, Any]]] = {
-    "check": check,
-    "forks": forks,
-    "inspect": inspect,
-    "nudge": nudge,
-    "study": study,
-    "twin": twin,
-    "work": work,
-}
+from uchuu_core.failures import BadRequest
+from uchuu_core.operations import CONTRACT
+from uchuu_core.operations import answer as answer_to
 
 
 def answer(operation: str, text: str) -> dict[str, Any]:
     """Return the answer record to one JSON line."""
     identity = None
     try:
-        try:
-            record = json.loads(text)
-        except ValueError as wrong:
-            raise BadRequest(f"This line is not JSON: {wrong}.") from None
+        record = json.loads(text)
         identity = record.get("id") if isinstance(record, dict) else None
-        return {"id": identity, **OPERATIONS[operation](problem_from(record))}
-    except Failure as failure:
+        return {"id": identity, **answer_to(operation, record)}
+    except ValueError as wrong:
+        failure = BadRequest(f"This line is not JSON: {wrong}.")
         return {"id": identity, "failure": failure.as_record()}
-    except RecursionError:
-        code = {"code": "too-large", "message": "This line is nested too deep.", "at": None}
-        return {"id": identity, "failure": code}
     except Exception as fault:  # a bug of ours must not take the answers behind it along
         print(f"{identity}: {fault!r}", file=sys.stderr)
         message = "This one could not be done: a fault of ours. The others go on."
@@ -47,8 +32,8 @@ def answer(operation: str, text: str) -> dict[str, Any]:
 
 def main() -> int:
     """Run the operation named on the command line over standard input."""
-    if len(sys.argv) != 2 or sys.argv[1] not in OPERATIONS:
-        print(f"usage: python -m uchuu_core {'|'.join(sorted(OPERATIONS))}", file=sys.stderr)
+    if len(sys.argv) != 2 or sys.argv[1] not in CONTRACT:
+        print(f"usage: python -m uchuu_core {'|'.join(sorted(CONTRACT))}", file=sys.stderr)
         return 2
     for stream in (sys.stdin, sys.stdout):
         if isinstance(stream, io.TextIOWrapper):

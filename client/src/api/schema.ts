@@ -2082,6 +2082,11 @@ export interface components {
             code: string;
             /** Says */
             says: string;
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["Piece"][];
             /** Where */
             where: string | null;
         };
@@ -2615,6 +2620,11 @@ export interface components {
             parts: components["schemas"]["Piece"][];
             /** Ask */
             ask: string;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
             /** Watch */
             watch: components["schemas"]["Watch"][];
         };

@@ -6,52 +6,60 @@ from typing import Any
 
 from uchuu_core.checking.context import Context
 from uchuu_core.inspecting.shapes import shapes_of
+from uchuu_core.lawbook.noticing import (
+    DECIMALS,
+    LCD_IS,
+    MINUS_BEFORE_BRACKET,
+    ON_BOTH_SIDES,
+    REPEATED_BRACKET,
+    TRUE_FOR_EVERY,
+    TRUE_FOR_NONE,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.moves.laws.equations import denominators
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Number, Product, Relation, Signed, Sum
+from uchuu_core.tree.nodes import Line, Number, Product, Relation, Signed, Sum, Symbol
 from uchuu_core.tree.paths import walk
 
 
 def notices(context: Context) -> list[dict[str, Any]]:
-    """Return notices as ``code``, ``says`` and ``where`` (a part in plain notation, or None)."""
+    """Return notices as ``code``, ``says``, ``parts`` and ``where`` (a part in plain notation, or None)."""
     given = without_brackets(context.given)
     found: list[dict[str, Any]] = []
     if isinstance(given, Relation):
         _about_equation(given, context, found)
     repeated = _repeated_bracket(given)
     if repeated:
-        found.append(_notice("repeated-bracket", "The same bracket stands more than once."))
+        found.append(_notice("repeated-bracket", REPEATED_BRACKET()))
     if any(_is_minus_before_bracket(part) for _, part in walk(given)):
-        says = "A minus stands before a bracket: it will change every sign in it."
-        found.append(_notice("minus-before-bracket", says))
+        found.append(_notice("minus-before-bracket", MINUS_BEFORE_BRACKET()))
     if any(isinstance(p, Number) and not p.is_whole for _, p in walk(given)):
-        found.append(_notice("decimals", "There are decimals; a power of ten clears them."))
+        found.append(_notice("decimals", DECIMALS()))
     for code, says, where in shapes_of(given, context):
         found.append(_notice(code, says, None if where is None else plain(where)))
     return found
 
 
-def _notice(code: str, says: str, where: str | None = None) -> dict[str, Any]:
-    return {"code": code, "says": says, "where": where}
+def _notice(code: str, says: Says, where: str | None = None) -> dict[str, Any]:
+    return {"code": code, **says.record(), "where": where}
 
 
 def _about_equation(given: Relation, context: Context, found: list[dict[str, Any]]) -> None:
-    unknown = context.unknown
+    unknown, letter = context.unknown, Symbol(context.unknown)
     on_sides = [
         any(getattr(p, "name", "") == unknown for _, p in walk(s))
         for s in (given.left, given.right)
     ]
     if all(on_sides):
-        found.append(_notice("unknown-on-both-sides", f"{unknown} stands on both sides."))
+        found.append(_notice("unknown-on-both-sides", ON_BOTH_SIDES(letter)))
     common = lcm(*denominators(given.left), *denominators(given.right))
     if common > 1:
-        says = f"The common denominator is {common}."
-        found.append(_notice("common-denominator", says))
+        found.append(_notice("common-denominator", LCD_IS(common)))
     if context.original is not None and context.original.everything:
-        found.append(_notice("identity", f"It is true for every {unknown}."))
+        found.append(_notice("identity", TRUE_FOR_EVERY(letter)))
     elif context.original is not None and context.original.is_empty:
-        found.append(_notice("contradiction", f"No {unknown} makes it true."))
+        found.append(_notice("contradiction", TRUE_FOR_NONE(letter)))
 
 
 def _repeated_bracket(given: Line) -> bool:

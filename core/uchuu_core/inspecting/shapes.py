@@ -9,15 +9,31 @@ from uchuu_core.checking.context import Context
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.noticing import (
+    DIFFERENCE_OF_TWO_SQUARES,
+    DISCRIMINANT_BELOW_ZERO,
+    DISCRIMINANT_IS_SQUARE,
+    EQUAL_AFTER_ONE,
+    EVEN_MIDDLE,
+    IS_PERFECT_SQUARE,
+    LEADING_NOT_ONE,
+    NO_MIDDLE_TERM,
+    ONE_RADICAL,
+    OPPOSITE_DENOMINATORS,
+    POWERS_OF_ONE_BASE,
+    RADICALS,
+    ROOT_BELOW,
+    SHARES_A_FACTOR,
+)
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.bases import common_base
 from uchuu_core.methods.exponents import numbers_in
-from uchuu_core.methods.method import shown
 from uchuu_core.methods.written import integer_factors, polynomial_terms, ring_of
 from uchuu_core.tree.build import ZERO
-from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum
+from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum, Symbol
 from uchuu_core.tree.paths import letters, parts
 
-Seen = tuple[str, str, Line | None]
+Seen = tuple[str, Says, Line | None]
 """A notice's code, its sentence, and the part that shows it."""
 
 
@@ -58,10 +74,7 @@ def _opposite(given: Line) -> Iterator[Seen]:
         _, factors = integer_factors(value, algebra)
         for other, earlier in known:
             if any(a == -b for a in _signed(value, factors) for b in earlier):
-                says = (
-                    f"{shown(other)} and {shown(node)} have opposite factors: take −1 out of one."
-                )
-                yield "opposite-denominators", says, node
+                yield "opposite-denominators", OPPOSITE_DENOMINATORS(other, node), node
                 return
         known.append((node, _signed(value, factors)))
 
@@ -88,14 +101,13 @@ def _polynomials(given: Line) -> Iterator[Seen]:
             continue
         number, factors = integer_factors(polynomial, algebra)
         if len(terms) == 3 and len(factors) == 1 and factors[0][1] == 2 and number == 1:
-            yield "perfect-square", f"{shown(node)} is a perfect square.", node
+            yield "perfect-square", IS_PERFECT_SQUARE(node), node
         elif _common(terms) and node not in whole:
-            yield "common-factor", f"All terms of {shown(node)} share a factor.", node
+            yield "common-factor", SHARES_A_FACTOR(node), node
         elif len(terms) == 2 and len(factors) > 1 and _is_square_difference(terms):
-            yield "difference-of-squares", f"{shown(node)} is a difference of squares.", node
+            yield "difference-of-squares", DIFFERENCE_OF_TWO_SQUARES(node), node
         elif len(terms) == 3 and terms[0][0] not in (1, -1) and sum(terms[0][1]) == 2:
-            says = f"The leading coefficient of {shown(node)} is {terms[0][0]}, not 1."
-            yield "leading-coefficient", says.replace("-", "−"), node
+            yield "leading-coefficient", LEADING_NOT_ONE(node, terms[0][0]), node
 
 
 def _common(terms: list[tuple[Fraction, tuple[int, ...]]]) -> bool:
@@ -120,20 +132,19 @@ def _bases(given: Line) -> Iterator[Seen]:
         return
     base = common_base(numbers)
     if base is not None:
-        says = f"All its numbers are powers of {shown(base.tree)}."
-        yield "one-base", says, None
+        yield "one-base", POWERS_OF_ONE_BASE(base.tree), None
 
 
 def _radicals(given: Line, unknown: str) -> Iterator[Seen]:
     roots = {p for p in parts(given) if isinstance(p, Root) and unknown in letters(p)}
     if isinstance(given, Relation) and roots:
-        count = "One radical holds" if len(roots) == 1 else f"{len(roots)} radicals hold"
-        says = f"{count} {unknown}: squaring may bring extra candidates."
+        letter = Symbol(unknown)
+        says = ONE_RADICAL(letter) if len(roots) == 1 else RADICALS(len(roots), letter)
         yield "radicals", says, None
     below = [p for p in parts(given) if isinstance(p, Quotient)]
     for node in below:
         if any(isinstance(p, Root) for p in parts(node.denominator)):
-            yield "root-below", "A root stands below a bar.", node
+            yield "root-below", ROOT_BELOW(), node
             return
 
 
@@ -150,17 +161,15 @@ def _quadratic(given: Relation, unknown: str) -> Iterator[Seen]:
         return
     a, b, c = (terms.get(degree, Fraction(0)) for degree in (2, 1, 0))
     if b == 0:
-        yield "no-middle-term", f"There is no term with {unknown} alone: square roots.", None
+        yield "no-middle-term", NO_MIDDLE_TERM(Symbol(unknown)), None
         return
     under = b * b - 4 * a * c
     if under >= 0 and all(isqrt(n) ** 2 == n for n in (under.numerator, under.denominator)):
-        says = f"The discriminant, {under}, is a perfect square: it factors."
-        yield "discriminant-square", says, None
+        yield "discriminant-square", DISCRIMINANT_IS_SQUARE(under), None
     elif under < 0:
-        yield "discriminant-negative", "The discriminant is negative: no real solution.", None
+        yield "discriminant-negative", DISCRIMINANT_BELOW_ZERO(), None
     elif abs(a) == 1 and (b / 2).denominator == 1:
-        says = "Leading coefficient 1 and an even middle one: completing the square stays whole."
-        yield "even-middle", says, None
+        yield "even-middle", EVEN_MIDDLE(), None
 
 
 def _whole_parts(given: Relation) -> Iterator[Seen]:
@@ -178,5 +187,4 @@ def _whole_parts(given: Relation) -> Iterator[Seen]:
             return
         tops.append(above.minus(below).numerator)
     if len(tops) > 1 and all(top == tops[0] for top in tops) and tops[0].is_constant():
-        says = "Subtract 1 from each fraction: then all numerators are equal."
-        yield "equal-after-one", says, None
+        yield "equal-after-one", EQUAL_AFTER_ONE(), None

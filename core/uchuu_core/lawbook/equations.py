@@ -58,7 +58,6 @@ ISOLATE_RADICAL = Law(
     is_decision=True,
 )
 ISOLATE_ROOT = ISOLATE_RADICAL.says("Get {root} alone on one side.")
-ADD_ROOT = ISOLATE_RADICAL.says("Add {term} to both sides: one root stands alone.")
 RAISE_BOTH_SIDES = Law(
     "raise-both-sides",
     "raise both sides",

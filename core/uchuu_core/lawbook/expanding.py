@@ -10,7 +10,6 @@ EXPAND_BRACKETS = Law(
     families=Family.OPENS,
 )
 BRACKETS_LEFT_OUT = EXPAND_BRACKETS.says("Plus before a bracket: the bracket can be left out.")
-EXPAND = EXPAND_BRACKETS.says("Expand {parts}.")
 MULTIPLY_INTO_BRACKET = Law(
     "multiply-into-bracket",
     "multiply into the bracket",
@@ -78,7 +77,6 @@ COLLECT_LIKE_TERMS = Law(
 COLLECT_TERMS = COLLECT_LIKE_TERMS.says("Collect like terms.")
 COLLECTED = COLLECT_LIKE_TERMS.says("Like terms: {joined}.")
 TERMS_ARE = COLLECT_LIKE_TERMS.says("{terms} is {total}")
-COLLECT_ON_EACH_SIDE = COLLECT_LIKE_TERMS.says("Collect like terms on each side.")
 COLLECT_IN_BRACKETS = COLLECT_LIKE_TERMS.says("Collect in each bracket.")
 COLLECT_ON_TOP = COLLECT_LIKE_TERMS.says("Collect like terms on top.")
 COLLECT_DESCENDING = COLLECT_LIKE_TERMS.says("Collect like terms, highest power first.")

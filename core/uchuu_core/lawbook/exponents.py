@@ -80,7 +80,6 @@ NUMBERS_AS_POWERS = Law(
 NUMBERS_AS_POWERS_OF = NUMBERS_AS_POWERS.says("All numbers are powers of {base}: write them so.")
 NUMBERS_AS_PRIMES = NUMBERS_AS_POWERS.says("Write the numbers as products of primes.")
 SIDES_AS_POWERS_OF = NUMBERS_AS_POWERS.says("Write both sides as powers of {base}.")
-SIDES_AS_POWERS_OF_E = NUMBERS_AS_POWERS.says("Write both sides as powers of {base}.")
 SPLIT_EXPONENT = Law(
     "split-exponent",
     "sum in an exponent",

@@ -9,7 +9,6 @@ FACTOR = Law(
     why="Multiplying back gives the same expression.",
     families=Family.FACTORS,
 )
-FACTOR_PART = FACTOR.says("Factor {part}.")
 ZERO_GROUP_FACTOR = FACTOR.says("Zero on one side; group and factor.")
 COMMON_FACTOR = Law(
     "common-factor",
@@ -81,7 +80,7 @@ ENDS_ARE_SQUARES = PERFECT_SQUARE.says(
     "The ends are the squares of {first} and {second}, the middle is twice their product: a perfect square."
 )
 LEFT_SIDE_IS_SQUARE = PERFECT_SQUARE.says("The left side is the square of {root}.")
-IS_SQUARE_OF = PERFECT_SQUARE.says("{side} is the square of {root}.")
+IS_SQUARE_OF = PERFECT_SQUARE.says("{part} is the square of {root}.")
 SUM_PRODUCT = Law(
     "sum-product",
     "sum and product",

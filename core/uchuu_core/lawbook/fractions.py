@@ -30,8 +30,6 @@ FACTOR_TOP_AND_BOTTOM = Law(
     families=Family.FACTORS | Family.CANCELS,
 )
 FACTOR_BOTH = FACTOR_TOP_AND_BOTTOM.says("Factor top and bottom.")
-FACTOR_TOP = FACTOR_TOP_AND_BOTTOM.says("Factor the top.")
-FACTOR_BOTTOM = FACTOR_TOP_AND_BOTTOM.says("Factor the bottom.")
 GROUP_AND_FACTOR_TOP = FACTOR_TOP_AND_BOTTOM.says("Group and factor the top.")
 FACTOR_EVERYTHING = Law(
     "factor-everything",
@@ -69,6 +67,9 @@ OPPOSITE_FACTORS = Law(
     is_trap=True,
 )
 TAKE_MINUS_ONE_OUT = OPPOSITE_FACTORS.says("Take −1 out, so that the factors are the same.")
+OPPOSITE_QUOTIENT = OPPOSITE_FACTORS.says(
+    "{part} is the opposite of {other}: one over the other is −1."
+)
 OPPOSITE_OF = OPPOSITE_FACTORS.says("{part} is the opposite of {other}: take out −1.")
 ONE_NUMERATOR = Law(
     "one-numerator",

@@ -110,14 +110,6 @@ FACTOR_OUT = Law(
     families=Family.FACTORS,
 )
 FACTOR_LETTER_OUT = FACTOR_OUT.says("Take {letter} out as a factor.")
-MOVE_TERMS = Law(
-    "move-terms",
-    "move terms",
-    notice="Which terms belong together on one side?",
-    why="A term leaves a side when its opposite is added to both sides.",
-    families=Family.COLLECTS | Family.MOVES,
-)
-TERMS_MOVED = MOVE_TERMS.says("Bring {terms} to the other side by the inverse operation.")
 ZERO_ON_ONE_SIDE = Law(
     "zero-on-one-side",
     "zero on one side",

@@ -113,7 +113,6 @@ MULTIPLY_BY_RECIPROCAL = Law(
 DIVIDING_IS_RECIPROCAL = MULTIPLY_BY_RECIPROCAL.says(
     "Dividing by a fraction is multiplying by its reciprocal."
 )
-TURNED_OVER = MULTIPLY_BY_RECIPROCAL.says("Dividing by {fraction} is multiplying by {turned}.")
 DECIMAL_AS_FRACTION = Law(
     "decimal-as-fraction",
     "decimals as fractions",

@@ -10,6 +10,7 @@ from uchuu_core.lawbook import (
     functions,
     judging,
     linear,
+    noticing,
     numbers,
     quadratics,
     radicals,
@@ -30,6 +31,7 @@ CHAPTERS = (
     equations,
     functions,
     judging,
+    noticing,
 )
 LAWS: dict[str, Law] = {
     law.key: law for chapter in CHAPTERS for law in vars(chapter).values() if isinstance(law, Law)

@@ -5,6 +5,7 @@ Text is made at the edge, in the notation that the place has. Nothing looks into
 
 import re
 from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from dataclasses import dataclass, field
 from fractions import Fraction
 from functools import cached_property
@@ -22,6 +23,7 @@ Part = Union["Line", Fraction, int, str, "Says", "Listed"]
 """What fills a gap: mathematics, a number, a word, a sentence, or several of them."""
 
 _GAP = re.compile(r"\{(\w+)\}")
+_WORD = re.compile(r"\b(?!sqrt|cbrt|root|abs|log)[a-z]{3}")
 
 
 class WrongParts(TypeError):
@@ -157,10 +159,10 @@ def in_order(said: Iterable[Says]) -> Says:
 
 def mathematics(text: str) -> "Line | str":
     """Return what the kernel wrote in plain notation as a tree; as words where it is none."""
-    try:
-        return read(text)
-    except Failure:
-        return text.replace("-", "−")
+    if not _WORD.search(text):
+        with suppress(Failure):
+            return read(text)
+    return text.replace("-", "−")
 
 
 def words(text: str) -> Says:

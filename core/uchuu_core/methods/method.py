@@ -13,7 +13,8 @@ from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.lawbook.law import Law
 from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import plain
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.build import ZERO
+from uchuu_core.tree.nodes import Expr, Line, Relation
 
 MOST_MOMENTS = 300
 """A method that goes on for longer is stopped: ours would be at fault, or the problem too large."""
@@ -103,7 +104,6 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
     return written
 
 
-def shown(node: Line) -> str:
-    """Write a part for a sentence, with typographic signs."""
-    text = plain(node).replace("-", "−").replace("*", " × ")
-    return text.replace(" −  ", " − ")
+def not_zero(node: Expr) -> str:
+    """Write the condition that *node* is not zero, in plain notation."""
+    return plain(Relation(node, "!=", ZERO))

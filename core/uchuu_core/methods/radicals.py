@@ -23,6 +23,7 @@ from uchuu_core.lawbook.radicals import (
     IN_PRIMES,
     IS_A_POWER,
     LARGEST_POWER_FACTOR,
+    LIKE_RADICALS_IS,
     MAKE_POWER_BELOW,
     MAKE_SQUARE_BELOW,
     MULTIPLY_OUT,
@@ -51,6 +52,7 @@ from uchuu_core.methods.roots import (
     taken_out,
 )
 from uchuu_core.methods.written import integer_factors, polynomial_tree, product_tree, ring_of
+from uchuu_core.notation import index_name
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Absolute, Expr, Number, Power, Quotient, Root, Sum, Term
 from uchuu_core.tree.nodes import Product as ProductNode
@@ -200,8 +202,9 @@ class Radicals:
             value = simplest
             self._write(wrap(value.tree()), says)
         if value.collected() != value:
-            value = value.collected()
-            says = ADD_COEFFICIENTS()
+            terms, value = value.tree(), value.collected()
+            is_one = len(value.terms) == 1
+            says = LIKE_RADICALS_IS(terms, value.tree()) if is_one else ADD_COEFFICIENTS()
             self._write(wrap(value.tree()), says, KEY)
         return value
 
@@ -383,7 +386,7 @@ def _over(top: Expr, bottom: Roots) -> Expr:
 
 
 def _ordinal(index: int) -> str:
-    return {2: "square", 3: "cube"}.get(index, f"{index}-th power")
+    return index_name(index) if index < 4 else f"{index_name(index)} power"
 
 
 @lru_cache(maxsize=64)

@@ -17,6 +17,7 @@ from uchuu_core.lawbook.fractions import (
     FACTOR_BOTH,
     FACTOR_EVERY_TOP_AND_BOTTOM,
     MINUS_IN_FRONT,
+    OPPOSITE_OF,
     TAKE_MINUS_ONE_OUT,
     TOP_AND_BOTTOM_BY_LCD,
     TOPS_OVER_ONE_DENOMINATOR,
@@ -67,6 +68,11 @@ Wrap = Callable[[Expr], Expr]
 Step = tuple[InFactors, Expr]
 """A fraction in factors, and the tree that is written for it."""
 COMBINE, THROUGH = "combine-then-divide", "multiply-through-by-lcd"
+
+
+def sums_in(node: Expr) -> list[Sum]:
+    """Return the brackets of *node*."""
+    return [part for part in parts(node) if isinstance(part, Sum)]
 
 
 class Rational:
@@ -154,12 +160,28 @@ class Rational:
         node = self._without_powers(node, wrap)
         factored = fraction.tree(self.algebra)
         if unordered(factored) != unordered(node):
-            says = FACTOR_BOTH()
+            opposite = self._opposite(node, factored)
+            says = FACTOR_BOTH() if opposite is None else OPPOSITE_OF(*opposite)
             self._write(wrap(factored), says)
         says = DIVIDE_OUT_FACTORS(self._listed(shared)) if shared else MINUS_IN_FRONT()
         tree = lowest.end_tree(self.algebra)
         self._write(wrap(tree), says, KEY)
         return lowest, tree
+
+    def _opposite(self, node: Expr, factored: Expr) -> tuple[Expr, Expr] | None:
+        """Return a bracket above and its opposite below, where nothing else is factored."""
+        if not isinstance(node, Quotient):
+            return None
+        above, below = build.factors_of(node.numerator), build.factors_of(node.denominator)
+        if len(sums_in(node)) != len(sums_in(factored)):
+            return None
+        for one in above:
+            for other in below:
+                if isinstance(one, Sum) and isinstance(other, Sum):
+                    total = self.algebra.function(build.add(one, other))
+                    if total.is_zero:
+                        return one, other
+        return None
 
     def _listed(self, shared: list[Any]) -> Listed:
         return listed(shown_factor(factor, self.algebra) for factor in shared)

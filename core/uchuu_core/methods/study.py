@@ -31,7 +31,7 @@ from uchuu_core.lawbook.functions import (
 )
 from uchuu_core.lawbook.says import listed
 from uchuu_core.methods.fractions_in_letters import fraction_in_factors
-from uchuu_core.methods.method import KEY, Method, Moment, Posed, shown
+from uchuu_core.methods.method import KEY, Method, Moment, Posed
 from uchuu_core.methods.written import polynomial_tree
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -146,7 +146,8 @@ class _Study:
                 if y is not None
             )
             label = "hole" if len(points) == 1 else "holes"
-            places = ", ".join(f"{self.unknown} = {shown(p.x)}" for p in points)
+            letter = Symbol(self.unknown)
+            places = listed(Relation(letter, "=", p.x) for p in points)
             says = HOLE_AT(places)
             yield Moment(Feature(label, points), says, KEY)
         if f.vertical:
@@ -164,7 +165,7 @@ class _Study:
         if f.horizontal is not None:
             says = LOWER_ON_TOP()
             if top == bottom:
-                lead = [shown(build.number_of(p[p.degree()])) for p in (f.top, f.bottom)]
+                lead = [build.number_of(p[p.degree()]) for p in (f.top, f.bottom)]
                 says = EQUAL_DEGREES(top=lead[0], bottom=lead[1])
             line = Relation(y, "=", written_number(f.horizontal))
             yield Moment(Feature("horizontal asymptote", (line,)), says, KEY)

@@ -6,10 +6,11 @@ from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.mathml import mathml
 from uchuu_core.notation.writers.plain import plain
 from uchuu_core.notation.writers.readable import readable
-from uchuu_core.notation.writers.spoken import spoken
+from uchuu_core.notation.writers.spoken import index_name, spoken
 from uchuu_core.notation.writers.typst import typst
 
 __all__ = [
+    "index_name",
     "latex",
     "mathml",
     "notation_of",

@@ -22,7 +22,7 @@ _ASK = "What would you do next?"
 def tell(problem: Problem) -> dict[str, Any]:
     """Return the example with what is new on each line lit, and the talk track.
 
-    ``{"lines": [{"text","verdict","latex","sides","lit","spoken","say","ask","watch":
+    ``{"lines": [{"text","verdict","latex","sides","lit","spoken","say","ask","why","watch":
     [{"name","wrong","wrong_latex","counter"}]}]}``, the given first. ``lit`` is as ``sides``, with
     new parts in ``\\htmlClass{lit}{…}``; a line that cannot be read has its text alone.
 
@@ -32,7 +32,9 @@ def tell(problem: Problem) -> dict[str, Any]:
     given = problem.read(problem.given)
     watch = _watch(problem)
     first = {"text": plain(given), **shown(given), "lit": shown(given)["sides"], "verdict": "ok"}
-    lines = [first | {"say": shown(given)["spoken"], "ask": "", "watch": watch.get(0, [])}]
+    lines = [
+        first | {"say": shown(given)["spoken"], "ask": "", "why": "", "watch": watch.get(0, [])}
+    ]
     before: Line = given
     for number, (entry, record) in enumerate(
         zip(readable_lines(problem), check(problem)["lines"], strict=True), start=1
@@ -43,6 +45,7 @@ def tell(problem: Problem) -> dict[str, Any]:
             "say": record.get("says") or record.get("spoken") or "",
             "parts": record.get("parts", []),
             "ask": _ask(record.get("law", "")),
+            "why": _why(record.get("law", "")),
             "watch": watch.get(number, []),
         }
         if isinstance(entry, Entry):
@@ -62,6 +65,10 @@ def tell(problem: Problem) -> dict[str, Any]:
 
 def _ask(law: str) -> str:
     return LAWS[law].notice if law in LAWS else _ASK
+
+
+def _why(law: str) -> str:
+    return LAWS[law].why if law in LAWS else ""
 
 
 def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:

@@ -102,6 +102,8 @@ class ToldLine(Schema):
     say: str
     parts: list[Piece] = []
     ask: str
+    why: str = ""
+    """Why the law of the line holds, in one line."""
     watch: list[Watch]
 
 

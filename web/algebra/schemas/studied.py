@@ -2,7 +2,7 @@
 
 from ninja import Field, Schema
 
-from algebra.schemas.problem import Ambiguity, Reading
+from algebra.schemas.problem import Ambiguity, Piece, Reading
 from algebra.schemas.worked import WorkedLine
 
 
@@ -88,6 +88,7 @@ class Notice(Schema):
 
     code: str
     says: str
+    parts: list[Piece] = []
     where: str | None
 
 

@@ -52,7 +52,9 @@ def items(draw: st.DrawFn, number: int) -> SheetItem:
         marks=draw(st.one_of(st.none(), st.integers(0, 100))),
         room=draw(st.integers(0, 6)),
         answer=draw(MATHS),
-        lines=draw(st.lists(st.builds(Written, MATHS, st.lists(st.one_of(WORDS, PIECES))), max_size=3)),
+        lines=draw(
+            st.lists(st.builds(Written, MATHS, st.lists(st.one_of(WORDS, PIECES))), max_size=3)
+        ),
         leavings=draw(
             st.lists(st.builds(Leaving, st.integers(0, 3), TYPED, MATHS, MATHS), max_size=2)
         ),

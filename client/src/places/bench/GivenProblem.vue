@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The posed problem: in words, and what is worth noticing before the first move. */
 import type { Schemas } from '@/api/client'
+import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import AmbiguousReading from './AmbiguousReading.vue'
-import { methodName, prose, readable } from '@/shared/logic/readable'
+import { methodName, readable } from '@/shared/logic/readable'
 
 defineProps<{
   /** What the core noticed. */
@@ -36,7 +37,7 @@ const emit = defineEmits<{
         {{ inspected.unknown }} ≠ {{ readable(value) }}
       </li>
       <li v-for="notice in inspected.notices" :key="notice.code + notice.where">
-        {{ prose(notice.says) }}
+        <SentenceText :text="notice.says" :pieces="notice.parts" />
       </li>
     </ul>
     <AmbiguousReading v-for="item in inspected.ambiguities" :key="item.says" :item="item" />

@@ -82,7 +82,7 @@ const INSPECTED: Schemas['Inspected'] = {
     spoken: 'one over x equals negative 2',
   },
   unknown: 'x',
-  notices: [{ code: 'n', says: 'x stands on both sides.', where: null }],
+  notices: [{ code: 'n', says: 'x stands on both sides.', parts: [], where: null }],
   traps: [],
   ambiguities: [
     {

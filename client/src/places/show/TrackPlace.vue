@@ -49,6 +49,7 @@ const { example, told, refusal, load } = useExample(() => props.id)
               example.reasons[line.text]
             }}</template>
             <SentenceText v-else :text="line.say" :pieces="line.parts" />
+            <span v-if="index && line.why" class="quiet why">{{ line.why }}</span>
           </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">
@@ -91,6 +92,10 @@ tbody th {
 }
 td p {
   margin: 0 0 0.4rem;
+}
+.why {
+  display: block;
+  margin-top: 0.25rem;
 }
 td p .counter {
   display: block;

@@ -26,13 +26,3 @@ function raised(digits: string): string {
 export function methodName(key: string): string {
   return key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD')
 }
-
-/** The same inside a sentence: hyphens between words stay. */
-export function prose(sentence: string): string {
-  return sentence
-    .replace(/sqrt\((\w+)\)/g, '√$1')
-    .replace(/sqrt\(/g, '√(')
-    .replace(/cbrt\(/g, '∛(')
-    .replace(/(^|[\s(])-(?=[\d√(])/g, '$1−')
-    .replace(/\^(\d+)/g, (_, digits: string) => raised(digits))
-}

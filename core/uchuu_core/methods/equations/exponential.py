@@ -20,7 +20,6 @@ from uchuu_core.lawbook.exponents import (
     EQUAL_EXPONENTS,
     EXPONENTS_AS_WHOLES,
     SIDES_AS_POWERS_OF,
-    SIDES_AS_POWERS_OF_E,
     SUM_IN_EXPONENT,
 )
 from uchuu_core.lawbook.factoring import ZERO_GROUP_FACTOR
@@ -116,7 +115,7 @@ def _with_e(board: Board) -> None:
             case _:
                 raise OutOfScope(_NOT_ONE)
     powers = [Power(base, exponent) for exponent in exponents]
-    board.equation(powers[0], powers[1], SIDES_AS_POWERS_OF_E(Symbol("e")))
+    board.equation(powers[0], powers[1], SIDES_AS_POWERS_OF(Symbol("e")))
     says = EXPONENTS_ARE_EQUAL()
     board.equation(exponents[0], exponents[1], says)
     if not is_solved(board.now, board.unknown):
@@ -176,7 +175,7 @@ def equate_exponents(board: Board) -> None:
     sides = []
     apart = [Distribution(exponents) for _ in range(2)]
     for way, side in zip(apart, (board.relation.left, board.relation.right), strict=True):
-        sides.append(way.of(side))
+        sides.append(side if side == Power(base.tree, build.ZERO) else way.of(side))
     says = EXPONENTS_AS_WHOLES()
     board.equation(sides[0], sides[1], says)
     found = []

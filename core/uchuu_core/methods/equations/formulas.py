@@ -18,7 +18,7 @@ from uchuu_core.lawbook.quadratics import FORMULA_WITH, ROOT_OF_BOTH, ROOT_OF_BO
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.quadratics import named
 from uchuu_core.methods.equations.reverse import raised
-from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.method import KEY, not_zero
 from uchuu_core.methods.radicals import LARGEST, worked
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.moves.conditions import numeral
@@ -160,7 +160,7 @@ def _divided(board: Board, factors: tuple[Expr, ...], value: Expr) -> None:
         return
     divisor = build.product(outside)
     says = DIVIDE_BOTH_BY(divisor)
-    condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) - {"π"} else ""
+    condition = not_zero(divisor) if letters(divisor) - {"π"} else ""
     board.write(
         Relation(inside, "=", _tidy(Quotient(value, divisor))),
         says,
@@ -209,7 +209,7 @@ def literal_quadratic(board: Board) -> None:
     inside = polynomial_tree(algebra.function(whole).numerator, algebra)
     below = build.times(Fraction(2), a) if numeral(a) is None else build.number(2 * numeral(a))  # type: ignore[operator]
     top = Sum((build.as_term(build.negative(b)), Term("+-", Root(2, inside))))
-    condition = f"{shown(a)} != 0".replace("−", "-") if letters(a) else ""
+    condition = not_zero(a) if letters(a) else ""
     says = FORMULA_WITH(named(a, b, c))
     end = Relation(Symbol(unknown), "=", Quotient(top, below))
     if unmet_forms(end, "solve", (), unknown):

@@ -20,7 +20,7 @@ from uchuu_core.methods.fractions_in_letters import (
     least_common,
     stretched,
 )
-from uchuu_core.methods.method import KEY, shown
+from uchuu_core.methods.method import KEY, not_zero
 from uchuu_core.methods.polynomials import expansions, open_subtracted, said_of_opening
 from uchuu_core.methods.rational_shapes import positive_below
 from uchuu_core.methods.written import polynomial_tree, ring_of
@@ -123,7 +123,7 @@ def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None
     if divisor == build.ONE:
         return
     says = DIVIDE_BOTH_BY(divisor)
-    condition = f"{shown(divisor)} != 0".replace("−", "-") if letters(divisor) else ""
+    condition = not_zero(divisor) if letters(divisor) else ""
     numbers = [c for side in (factor, right) for _, c in side.terms()]
     shared = gcd(*(int(c) for c in numbers)) if all(c.q == 1 for c in numbers) and right else 1
     below = polynomial_tree(factor / shared, algebra)

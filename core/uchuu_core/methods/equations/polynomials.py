@@ -27,8 +27,9 @@ from uchuu_core.lawbook.says import Listed, listed
 from uchuu_core.methods.equations import linear
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.factoring import Route, route
-from uchuu_core.methods.method import KEY, RIDES_ALONG, shown
+from uchuu_core.methods.method import KEY, RIDES_ALONG
 from uchuu_core.methods.written import factor_tree, integer_factors, polynomial_tree
+from uchuu_core.notation import plain
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,
@@ -215,8 +216,8 @@ def zero_product(board: Board, solve: Callable[[Board], None]) -> None:
 
 def _place(polynomial: Any, board: Board) -> int:
     """Return where *polynomial* stands among the factors of the last line, for the same order."""
-    text = shown(board.relation.left)
-    place = text.find(shown(factor_tree(polynomial, 1, board.algebra)))
+    text = plain(board.relation.left)
+    place = text.find(plain(factor_tree(polynomial, 1, board.algebra)))
     return place if place >= 0 else len(text)
 
 

@@ -173,7 +173,7 @@ def by_square_roots(board: Board) -> None:
         side, other = (line.left, line.right)
         if board.unknown in letters(other):
             side, other = other, side
-        says = IS_SQUARE_OF(side=side, root=inside)
+        says = IS_SQUARE_OF(part=side, root=inside)
         board.equation(squared, other, says)
     _isolate(board, squared, scale, value)
     take_root(board, inside, value)

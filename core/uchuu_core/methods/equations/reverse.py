@@ -48,6 +48,7 @@ from uchuu_core.methods.roots import power_part
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.equations import moved_across
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.notation import index_name
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
@@ -238,7 +239,7 @@ def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
     index = power.numerator
     if index % 2:
         root = _root_text(value, index)
-        says = ROOT_OF_BOTH_ONE(_name(index))
+        says = ROOT_OF_BOTH_ONE(index_name(index))
         board.equation(base, root, says)
         undo(board)
         return
@@ -255,7 +256,7 @@ def _undo_power(board: Board, base: Expr, exponent: Expr, value: Expr) -> None:
         board.write(Outcome("no solution"), says, KEY)
         return
     root = _root_text(value, index)
-    says = ROOT_OF_BOTH_PLUS_MINUS(_name(index))
+    says = ROOT_OF_BOTH_PLUS_MINUS(index_name(index))
     if number == 0:
         board.equation(base, build.ZERO, ONLY_ZERO_POWER())
         undo(board)
@@ -323,10 +324,6 @@ def _is_linear(base: Expr, board: Board) -> bool:
         return len(coefficients(Relation(base, "=", build.ZERO), board.unknown)) == 2
     except OutOfScope:
         return False
-
-
-def _name(index: int) -> str:
-    return {2: "square", 3: "cube"}.get(index, f"{index}-th")
 
 
 def _lowest_index(index: int, inside: int) -> Expr:

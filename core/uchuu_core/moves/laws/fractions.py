@@ -2,6 +2,8 @@
 
 from uchuu_core.lawbook.fractions import (
     DIVIDE_OUT_COMMON,
+    OPPOSITE_OF,
+    OPPOSITE_QUOTIENT,
     TAKE_MINUS_ONE_OUT,
     TOPS_OVER_ONE_DENOMINATOR,
 )
@@ -10,8 +12,10 @@ from uchuu_core.lawbook.numbers import (
     FRACTIONS_MULTIPLIED,
     TOPS_OVER_PRODUCT,
 )
+from uchuu_core.lawbook.says import Says
 from uchuu_core.moves.conditions import Different
 from uchuu_core.moves.move import Example, Move, Rewrite
+from uchuu_core.tree.nodes import Line, Quotient, Signed
 
 MULTIPLY_FRACTIONS = Move(
     key="multiply-fractions",
@@ -80,9 +84,20 @@ DIVIDE_OUT = Move(
     ),
     refuses=("(a+c)/(b+c)", "(a+c)/c"),
 )
+
+
+def _opposite_says(part: Line, new: Line) -> Says:
+    whole = new.body if isinstance(new, Signed) else new
+    if not isinstance(part, Quotient):
+        return TAKE_MINUS_ONE_OUT()
+    if isinstance(whole, Quotient):
+        return OPPOSITE_OF(part.denominator, whole.denominator)
+    return OPPOSITE_QUOTIENT(part.numerator, part.denominator)
+
+
 OPPOSITE = Move(
     key="opposite-factors",
-    says=TAKE_MINUS_ONE_OUT,
+    says=_opposite_says,
     rewrites=(
         Rewrite("c/(a-b)", "-c/(b-a)", (Different("a", "b"),)),
         Rewrite("(a-b)/(b-a)", "-1", (Different("a", "b"),)),

@@ -206,8 +206,7 @@ def _expression(node: Expr) -> str:
         case Power(base, exponent):
             return _power(base, exponent)
         case Root(index, radicand):
-            name = {2: "square", 3: "cube"}.get(index, _ORDINALS.get(index, f"{index}-th"))
-            return _ended(f"the {name} root of", radicand, "end root")
+            return _ended(f"the {index_name(index)} root of", radicand, "end root")
         case Absolute(body):
             return _ended("the absolute value of", body, "end absolute value")
         case Log(name, base, argument):
@@ -215,6 +214,11 @@ def _expression(node: Expr) -> str:
             return _ended(f"{head} of", argument, "end log")
         case Bracket(body):
             return _ended("bracket", body, "end bracket")
+
+
+def index_name(index: int) -> str:
+    """Return what a root of *index* is called: square, cube, fourth, …, 12th."""
+    return {2: "square", 3: "cube"}.get(index) or _ORDINALS.get(index, f"{index}th")
 
 
 def _closed_operand(node: Expr) -> str:
