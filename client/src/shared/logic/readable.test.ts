@@ -13,4 +13,3 @@ test.each([
 ])('%s reads %s', (typed, read) => {
   expect(readable(typed)).toBe(read)
 })
-
