@@ -1,10 +1,13 @@
 <script setup lang="ts">
 /** A sentence with its mathematics typeset; readers get the spoken form inside it. */
 import { computed } from 'vue'
-import type { components } from '@/api/schema'
 import MathText from './MathText.vue'
 
-type Piece = components['schemas']['Piece']
+/** Words, or mathematics. */
+interface Piece {
+  text?: string | null
+  math?: { text: string; latex: string; spoken: string } | null
+}
 
 const props = defineProps<{
   /** The sentence as plain text; shown where there are no pieces. */
