@@ -12,6 +12,7 @@ from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS, FRACTIONS_TO_LCD, MIXED_AS_IMPROPER
 from uchuu_core.lawbook.says import listed
 from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, Posed
+from uchuu_core.methods.orders import chain, exhaust, rewritten
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws import arithmetic
 from uchuu_core.moves.laws.arithmetic import written
@@ -135,35 +136,56 @@ def _has_decimals(line: Line) -> bool:
 
 
 def moments(line: Line) -> Iterator[Moment]:
-    """Yield the lines that work out an expression of plain numbers."""
-    now: Expr = line  # type: ignore[assignment]
-    if any(isinstance(part, Mixed) for _, part in walk(now)) and not isinstance(now, Mixed):
-        now = rebuild(now, _improper)
-        yield Moment(now, MIXED_AS_IMPROPER(), BOARD)
-    if _has_decimals(now) and any(_is_unusual_power(part) for _, part in walk(now)):
-        now = fractions_for_decimals(now)  # type: ignore[assignment]
-        yield Moment(now, DECIMALS_AS_FRACTIONS())
-    now = rebuild(now, _fractions_together)
+    """Yield the lines that work out an expression of plain numbers.
+
+    Raises:
+        OutOfScope: it divides by zero, or holds a root that is not exact.
+    """
+    order = chain(
+        rewritten(_without_mixed, lambda _: MIXED_AS_IMPROPER()),
+        rewritten(_without_unusual_decimals, lambda _: DECIMALS_AS_FRACTIONS()),
+        exhaust(_one_rank),
+        _one_number,
+    )
+    return order(line)
+
+
+def _without_mixed(line: Line) -> Line:
+    return line if isinstance(line, Mixed) else rebuild(line, _improper)
+
+
+def _without_unusual_decimals(line: Line) -> Line:
+    """Write decimals as fractions where an exponent is no plain number."""
+    unusual = _has_decimals(line) and any(_is_unusual_power(part) for _, part in walk(line))
+    return fractions_for_decimals(line) if unusual else line
+
+
+def _one_rank(line: Line) -> Iterator[Moment]:
+    """Do what has its turn: all of one rank in the innermost groups."""
+    now: Expr = rebuild(line, _fractions_together)
     decimals = _has_decimals(now)
-    while True:
-        places = list(_places(now))
-        if not places:
-            break
-        ready = _whose_turn(places)
-        chosen = [p for p in ready if not any(_inside(q, p) for q in ready)]
-        if not decimals:
-            yield from _common_denominators(now, chosen)
-        for number, place in enumerate(chosen):
-            says = says_of(now, place.path, place.part, place.new)
-            now = replace_at(now, place.path, _fitting(place.new, decimals))  # type: ignore[assignment]
-            now = _tidy(now)
-            last = number == len(chosen) - 1
-            yield Moment(now, says, BOARD if last else RIDES_ALONG)
-    if numeral(build.without_brackets(now)) is None:
+    places = list(_places(now))
+    if not places:
+        return
+    ready = _whose_turn(places)
+    chosen = [p for p in ready if not any(_inside(q, p) for q in ready)]
+    if not decimals:
+        yield from _common_denominators(now, chosen)
+    for number, place in enumerate(chosen):
+        says = says_of(now, place.path, place.part, place.new)
+        now = replace_at(now, place.path, _fitting(place.new, decimals))  # type: ignore[assignment]
+        now = _tidy(now)
+        last = number == len(chosen) - 1
+        yield Moment(now, says, BOARD if last else RIDES_ALONG)
+
+
+def _one_number(line: Line) -> Iterator[Moment]:
+    if numeral(build.without_brackets(line)) is None:
         raise OutOfScope(
             "This expression cannot be worked out to one number by whole steps: "
             "it divides by zero, or holds a root that is not exact."
         )
+    yield from ()
 
 
 def _whose_turn(places: list[_Place]) -> list[_Place]:

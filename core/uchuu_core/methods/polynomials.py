@@ -1,6 +1,7 @@
 """expand-and-collect: brackets are multiplied out, then like terms joined."""
 
 from collections.abc import Iterator
+from itertools import islice
 
 from uchuu_core import limits
 from uchuu_core.failures import OutOfScope
@@ -24,7 +25,8 @@ from uchuu_core.lawbook.numbers import (
     WORK_QUOTIENTS_OUT,
 )
 from uchuu_core.lawbook.says import Says, listed
-from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
+from uchuu_core.methods.method import KEY, Method, Moment, Posed
+from uchuu_core.methods.orders import Rule, chain, exhaust, first_of, rewritten
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
@@ -140,39 +142,38 @@ def opened(node: Expr, law: Move) -> tuple[Expr, list[Expr]]:
     return rebuild(node, change), met
 
 
-def expansions(line: Line, weight: int = BOARD) -> Iterator[Moment]:
-    """Yield the lines that open every bracket of an expression or equation."""
-    now = build.without_brackets(line)
-    powers = rebuild(now, _high_power)
-    if powers != now:
-        now = powers
-        says = PASCAL()
-        yield Moment(now, says, weight)
-    written_out = rebuild(now, _power_as_product)
-    if written_out != now:
-        now = rebuild(written_out, _signs_joined)
-        yield Moment(now, WRITE_POWER_AS_PRODUCT(), weight)
-    for _ in range(40):
-        for law in _OPENING:
-            new, said = _by_law(now, law)
-            if new != now and said is not None:
-                now = new
-                yield Moment(now, said, weight)
-                break
-        else:
-            return
-
-
-def _by_law(now: Line, law: Move) -> tuple[Line, Says | None]:
+def _everywhere(law: Move) -> Rule:
+    """Return the rule that applies *law* at every innermost place at once."""
     sentence = _SENTENCES[law]
-    if law.function is None:
-        for step in law.apply(now):
-            return step.result, sentence()
-        return now, None
-    new, met = opened(now, law)  # type: ignore[arg-type]
-    if not met:
-        return now, None
-    return flattened(new), sentence(listed(met[:MOST_NAMED]))
+
+    def work(line: Line) -> Iterator[Moment]:
+        if law.function is None:
+            for step in islice(law.apply(line), 1):
+                yield Moment(step.result, sentence())
+            return
+        new, met = opened(line, law)  # type: ignore[arg-type]
+        if met and flattened(new) != line:
+            yield Moment(flattened(new), sentence(listed(met[:MOST_NAMED])))
+
+    return work
+
+
+def _written_out(line: Line) -> Line:
+    """Write squares and cubes of sums as products."""
+    new = rebuild(line, _power_as_product)
+    return rebuild(new, _signs_joined) if new != line else line
+
+
+_OPEN = chain(
+    rewritten(lambda line: rebuild(line, _high_power), lambda _: PASCAL()),
+    rewritten(_written_out, lambda _: WRITE_POWER_AS_PRODUCT()),
+    exhaust(first_of(*map(_everywhere, _OPENING))),
+)
+
+
+def expansions(line: Line) -> Iterator[Moment]:
+    """Yield the lines that open every bracket of an expression or equation."""
+    return _OPEN(build.without_brackets(line))
 
 
 def _bare_terms(part: Line) -> Line:
@@ -201,26 +202,30 @@ def said_of_opening(line: Line) -> Says:
     return MINUS_CHANGES_EVERY_SIGN() if subtracted else BRACKETS_LEFT_OUT()
 
 
+def _not_too_long(line: Line) -> Iterator[Moment]:
+    if any(isinstance(f, Sum) for _, p in walk(line) for f in getattr(p, "factors", ())):
+        raise OutOfScope("This is too long to be written out. Use fewer brackets.")
+    yield from ()
+
+
+def _collected(line: Line) -> Line:
+    return expanding.collected(line) if isinstance(line, Sum) else line
+
+
+LEAVE_BRACKETS_OUT = rewritten(open_subtracted, said_of_opening)
+"""Brackets without a factor before them are left out."""
+_EXPAND = chain(
+    expansions,
+    LEAVE_BRACKETS_OUT,
+    rewritten(flattened, lambda _: POWERS_OF_A_LETTER()),
+    _not_too_long,
+    rewritten(_collected, lambda line: collected_says(line), KEY),
+)
+
+
 def moments(line: Line) -> Iterator[Moment]:
     """Yield the lines that expand an expression and collect its like terms."""
-    now: Line = line
-    for moment in expansions(line):
-        now = moment.line
-        yield moment
-    new = open_subtracted(now)
-    if new != now:
-        says, now = said_of_opening(now), new
-        yield Moment(now, says)
-    joined_powers = flattened(now)  # type: ignore[arg-type]
-    if joined_powers != now:
-        now = joined_powers
-        yield Moment(now, POWERS_OF_A_LETTER())
-    if any(isinstance(f, Sum) for _, p in walk(now) for f in getattr(p, "factors", ())):
-        raise OutOfScope("This is too long to be written out. Use fewer brackets.")
-    if isinstance(now, Sum):
-        joined = expanding.collected(now)
-        if joined != now:
-            yield Moment(joined, collected_says(now), KEY)
+    return _EXPAND(line)
 
 
 def _refusal(posed: Posed) -> str | None:

@@ -18,12 +18,13 @@ from uchuu_core.lawbook.linear import (
     UNKNOWN_FIRST,
 )
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, Posed
-from uchuu_core.methods.polynomials import expansions, open_subtracted, said_of_opening
+from uchuu_core.methods.orders import Rule, chain, first_of, rewritten
+from uchuu_core.methods.polynomials import LEAVE_BRACKETS_OUT, expansions
 from uchuu_core.moves.laws.equations import both_sides, denominators, moved_across, scaled_side
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, collected
 from uchuu_core.moves.said import collected_says
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Outcome, Quotient, Relation, Sum, Symbol, Term
+from uchuu_core.tree.nodes import Expr, Outcome, Quotient, Relation, Sum, Symbol, Term
 from uchuu_core.tree.paths import letters, walk
 
 
@@ -51,20 +52,17 @@ def _collected_line(line: Relation) -> Relation:
     return Relation(sides[0], "=", sides[1])
 
 
+SIMPLIFY = chain(
+    expansions,
+    LEAVE_BRACKETS_OUT,
+    rewritten(_collected_line, lambda line: collected_says(line.left, line.right)),
+)
+"""All brackets are opened, each side is collected."""
+
+
 def simplified(line: Relation) -> Iterator[Moment]:
     """Yield the lines that open all brackets and collect each side."""
-    now: Line = line
-    for moment in expansions(line):
-        now = moment.line
-        yield moment
-    new = open_subtracted(now)
-    if new != now:
-        says, now = said_of_opening(now), new
-        yield Moment(now, says)
-    assert isinstance(now, Relation)
-    joined = _collected_line(now)
-    if joined != now:
-        yield Moment(joined, collected_says(now.left, now.right))
+    return SIMPLIFY(line)
 
 
 def _with_unworked(line: Relation, term: Term) -> Relation:
@@ -111,50 +109,54 @@ def _undo_coefficient(line: Relation, unknown: str) -> Iterator[Moment]:
 
 
 def _letters_to_left(line: Relation, unknown: str) -> Iterator[Moment]:
+    letter = Symbol(unknown)
     left, right = coefficient_of(line.left, unknown), coefficient_of(line.right, unknown)
     if right == 0:
         return
-    if left == 0 or (left < right and left != 0 and right > 0):
-        now = line
-        if left != 0:
-            for moment in _add_to_both(now, build.times(left, Symbol(unknown))):
-                now = moment.line  # type: ignore[assignment]
-                yield moment
-        turned = Relation(now.right, "=", now.left)
-        yield Moment(turned, UNKNOWN_FIRST(Symbol(unknown)), 0)
+    if left != 0 and not (left < right and right > 0):
+        yield from _add_to_both(line, build.times(right, letter))
         return
-    yield from _add_to_both(line, build.times(right, Symbol(unknown)))
+    moved = _add_to_both(line, build.times(left, letter)) if left else ()
+    turned = rewritten(_turned, lambda _: UNKNOWN_FIRST(letter), RIDES_ALONG)
+    yield from chain(lambda _: iter(moved), turned)(line)
+
+
+def _turned(line: Relation) -> Relation:
+    return Relation(line.right, "=", line.left)
 
 
 def _powers_away(line: Relation, unknown: str) -> Iterator[Moment]:
     """Yield the steps that take higher powers, the same on both sides, away."""
-    now = line
-    for term in build.terms_of(line.right):
-        _, rest = coefficient_and_rest(term.body)
-        if unknown in letters(rest) and rest != Symbol(unknown):
-            for moment in _add_to_both(now, build.total((term,))):
-                now = moment.line  # type: ignore[assignment]
-                yield moment
+    terms = [
+        build.total((term,))
+        for term in build.terms_of(line.right)
+        if unknown in letters(rest := coefficient_and_rest(term.body)[1])
+        and rest != Symbol(unknown)
+    ]
+    away = (lambda now, term=term: _add_to_both(now, term) for term in terms)
+    yield from chain(*away)(line)
+
+
+def _constant_away(line: Relation) -> Iterator[Moment]:
+    if constant_of(line.left):
+        yield from _add_to_both(line, _written_constant(line.left))
+
+
+def undoing(unknown: str) -> Rule:
+    """Return the order in which a simplified linear equation is undone."""
+    return chain(
+        lambda line: _powers_away(line, unknown),
+        lambda line: _letters_to_left(line, unknown),
+        first_of(
+            lambda line: _without_unknown(line, unknown),
+            chain(_constant_away, lambda line: _undo_coefficient(line, unknown)),
+        ),
+    )
 
 
 def undo(line: Relation, unknown: str) -> Iterator[Moment]:
     """Yield the lines from a simplified linear equation to its answer."""
-    now = line
-    for moment in _powers_away(now, unknown):
-        now = moment.line  # type: ignore[assignment]
-        yield moment
-    for moment in _letters_to_left(now, unknown):
-        now = moment.line  # type: ignore[assignment]
-        yield moment
-    if coefficient_of(now.left, unknown) == 0:
-        yield from _without_unknown(now, unknown)
-        return
-    constant = constant_of(now.left)
-    if constant:
-        for moment in _add_to_both(now, _written_constant(now.left)):
-            now = moment.line  # type: ignore[assignment]
-            yield moment
-    yield from _undo_coefficient(now, unknown)
+    return undoing(unknown)(line)
 
 
 def _written_constant(side: Expr) -> Expr:
@@ -165,58 +167,48 @@ def _written_constant(side: Expr) -> Expr:
 
 
 def _without_unknown(line: Relation, unknown: str) -> Iterator[Moment]:
+    """Yield what an equation says whose unknown has gone."""
+    if coefficient_of(line.left, unknown) != 0:
+        return
     if constant_of(line.left) == constant_of(line.right):
-        says = ALWAYS_TRUE(Symbol(unknown))
-        yield Moment(Outcome("all real numbers"), says, KEY)
+        yield Moment(Outcome("all real numbers"), ALWAYS_TRUE(Symbol(unknown)), KEY)
     else:
-        says = NEVER_TRUE(left=line.left, right=line.right)
-        yield Moment(Outcome("no solution"), says, KEY)
+        yield Moment(Outcome("no solution"), NEVER_TRUE(line.left, line.right), KEY)
 
 
-def _continued(start: Line, first: Iterator[Moment], unknown: str) -> Iterator[Moment]:
-    now = start
-    for moment in first:
-        now = moment.line
-        yield moment
-    assert isinstance(now, Relation)
-    yield from undo(now, unknown)
+def _cleared(line: Relation) -> Iterator[Moment]:
+    factor = Fraction(lcm(*denominators(line.left), *denominators(line.right)))
+    cleared = Relation(scaled_side(line.left, factor), "=", scaled_side(line.right, factor))
+    yield Moment(cleared, CLEAR_BY(factor))
+
+
+def _every_term_divided(line: Relation, unknown: str) -> Iterator[Moment]:
+    factor = coefficient_of(line.left, unknown)
+    if factor not in (0, 1):
+        sides = (scaled_side(side, 1 / factor) for side in (line.left, line.right))
+        yield Moment(Relation(next(sides), "=", next(sides)), DIVIDE_EVERY_TERM_BY(factor))
 
 
 def simplify_then_undo(posed: Posed) -> Iterator[Moment]:
     """Simplify both sides; letters to one side, numbers to the other; undo the coefficient."""
-    line = build.without_brackets(posed.given)
-    yield from _continued(line, simplified(line), posed.unknown)
+    return chain(SIMPLIFY, undoing(posed.unknown))(build.without_brackets(posed.given))
 
 
 def clear_fractions(posed: Posed) -> Iterator[Moment]:
     """Multiply every term by the common denominator, then simplify and undo."""
-    now = build.without_brackets(posed.given)
-    factor = Fraction(lcm(*denominators(now.left), *denominators(now.right)))
-    cleared = Relation(scaled_side(now.left, factor), "=", scaled_side(now.right, factor))
-    says = CLEAR_BY(build.number(Fraction(factor)))
-    yield Moment(cleared, says)
-    yield from _continued(cleared, simplified(cleared), posed.unknown)
+    return chain(_cleared, SIMPLIFY, undoing(posed.unknown))(build.without_brackets(posed.given))
 
 
 def divide_first(posed: Posed) -> Iterator[Moment]:
     """Divide every term by the coefficient of the unknown first, keeping fractions."""
-    now, unknown = build.without_brackets(posed.given), posed.unknown
-    for moment in simplified(now):
-        now = moment.line
-        yield moment
-    for moment in _letters_to_left(now, unknown):
-        now = moment.line
-        yield moment
-    factor = coefficient_of(now.left, unknown)
-    if factor == 0:
-        yield from _without_unknown(now, unknown)
-        return
-    if factor != 1:
-        scale = 1 / factor
-        now = Relation(scaled_side(now.left, scale), "=", scaled_side(now.right, scale))
-        says = DIVIDE_EVERY_TERM_BY(build.number(factor))
-        yield Moment(now, says)
-    yield from undo(now, unknown)
+    unknown = posed.unknown
+    order = chain(
+        SIMPLIFY,
+        lambda line: _letters_to_left(line, unknown),
+        lambda line: _every_term_divided(line, unknown),
+        undoing(unknown),
+    )
+    return order(build.without_brackets(posed.given))
 
 
 # when each applies

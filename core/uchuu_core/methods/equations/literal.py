@@ -21,7 +21,8 @@ from uchuu_core.methods.fractions_in_letters import (
     stretched,
 )
 from uchuu_core.methods.method import KEY, not_zero
-from uchuu_core.methods.polynomials import expansions, open_subtracted, said_of_opening
+from uchuu_core.methods.orders import chain
+from uchuu_core.methods.polynomials import LEAVE_BRACKETS_OUT, expansions
 from uchuu_core.methods.rational_shapes import positive_below
 from uchuu_core.methods.written import polynomial_tree, ring_of
 from uchuu_core.tree import build
@@ -83,8 +84,7 @@ def _cleared(board: Board, algebra: Any) -> None:
 
 
 def _opened(board: Board) -> None:
-    board.follow(expansions(board.relation))
-    board.write(open_subtracted(board.now), said_of_opening(board.now))
+    board.follow(chain(expansions, LEAVE_BRACKETS_OUT)(board.relation))
 
 
 def _apart(polynomial: Any, place: int, algebra: Any) -> tuple[Any, Any]:
