@@ -1,11 +1,11 @@
 """What a practitioner notices before the first move."""
 
 from collections import Counter
-from math import lcm
 from typing import Any
 
 from uchuu_core.checking.context import Context
 from uchuu_core.inspecting.shapes import shapes_of
+from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.lawbook.noticing import (
     DECIMALS,
     LCD_IS,
@@ -16,11 +16,12 @@ from uchuu_core.lawbook.noticing import (
     TRUE_FOR_NONE,
 )
 from uchuu_core.lawbook.says import Says
-from uchuu_core.moves.laws.equations import denominators
+from uchuu_core.methods.fractions_in_letters import fraction_in_factors, least_common
 from uchuu_core.notation import plain
+from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Number, Product, Relation, Signed, Sum, Symbol
-from uchuu_core.tree.paths import walk
+from uchuu_core.tree.nodes import Expr, Line, Number, Product, Relation, Signed, Sum, Symbol
+from uchuu_core.tree.paths import letters, walk
 
 
 def notices(context: Context) -> list[dict[str, Any]]:
@@ -53,13 +54,27 @@ def _about_equation(given: Relation, context: Context, found: list[dict[str, Any
     ]
     if all(on_sides):
         found.append(_notice("unknown-on-both-sides", ON_BOTH_SIDES(letter)))
-    common = lcm(*denominators(given.left), *denominators(given.right))
-    if common > 1:
+    common = _lcd(given)
+    if common is not None:
         found.append(_notice("common-denominator", LCD_IS(common)))
     if context.original is not None and context.original.everything:
         found.append(_notice("identity", TRUE_FOR_EVERY(letter)))
     elif context.original is not None and context.original.is_empty:
         found.append(_notice("contradiction", TRUE_FOR_NONE(letter)))
+
+
+def _lcd(given: Relation) -> Expr | None:
+    """Return the LCD of all terms, None where nothing stands below a bar."""
+    algebra = ring(tuple(sorted(letters(given))))
+    below = []
+    for side in (given.left, given.right):
+        for term in build.terms_of(side):
+            fraction = fraction_in_factors(term.body, algebra)
+            if fraction is None or fraction.bottom.number == 0:
+                return None
+            below.append(fraction.bottom)
+    several = {bottom.tree(algebra) for bottom in below} - {build.ONE}
+    return least_common(below).tree(algebra) if several else None
 
 
 def _repeated_bracket(given: Line) -> bool:

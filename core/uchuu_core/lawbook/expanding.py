@@ -75,7 +75,7 @@ COLLECT_LIKE_TERMS = Law(
     families=Family.OPENS | Family.COLLECTS | Family.MOVES,
 )
 COLLECT_TERMS = COLLECT_LIKE_TERMS.says("Collect like terms.")
-COLLECTED = COLLECT_LIKE_TERMS.says("Like terms: {joined}.")
+COLLECTED = COLLECT_LIKE_TERMS.says("{joined}.", lead="Like terms")
 TERMS_ARE = COLLECT_LIKE_TERMS.says("{terms} is {total}")
 COLLECT_IN_BRACKETS = COLLECT_LIKE_TERMS.says("Collect in each bracket.")
 COLLECT_ON_TOP = COLLECT_LIKE_TERMS.says("Collect like terms on top.")

@@ -14,6 +14,21 @@ test('mathematics inside a sentence is typeset and spoken', () => {
   expect(sentence.text()).toContain('from both sides.')
 })
 
+test('a stop is not parted from the formula before it', () => {
+  const pieces = [
+    { text: 'Divide by ' },
+    { math },
+    { text: '. Then add ' },
+    { math },
+    { text: '.' },
+  ]
+  const sentence = mount(SentenceText, { props: { text: '', pieces } })
+
+  const wholes = sentence.findAll('.whole').map((part) => part.text())
+  expect(wholes.every((text) => text.endsWith('.'))).toBe(true)
+  expect(sentence.text().match(/\./g)).toHaveLength(2)
+})
+
 test('without pieces the text stands, and no text is no fault', () => {
   expect(mount(SentenceText, { props: { text: 'The same.' } }).text()).toBe('The same.')
   expect(mount(SentenceText, { props: { text: null, pieces: [] } }).text()).toBe('')

@@ -16,21 +16,36 @@ const props = defineProps<{
   pieces?: readonly Piece[] | null
 }>()
 
-const shown = computed(() => (props.pieces?.length ? props.pieces : [{ text: props.text ?? '' }]))
+/** A stop or comma after a formula stays on its line. */
+const STOPS = /^[.,;:?!)]+/
+
+const shown = computed(() => {
+  const pieces = props.pieces?.length ? props.pieces : [{ text: props.text ?? '' }]
+  return pieces.map((piece, index) => {
+    const after = piece.math ? (pieces[index + 1]?.text?.match(STOPS)?.[0] ?? '') : ''
+    const isAfterMath = index > 0 && !!pieces[index - 1]?.math
+    const text = piece.text ?? ''
+    return { math: piece.math, text: isAfterMath ? text.replace(STOPS, '') : text, after }
+  })
+})
 </script>
 
 <template>
   <span class="sentence">
     <template v-for="(piece, index) in shown" :key="index">
-      <MathText v-if="piece.math" :latex="piece.math.latex" :spoken="piece.math.spoken" />
+      <span v-if="piece.math" class="whole"
+        ><MathText :latex="piece.math.latex" :spoken="piece.math.spoken" />{{ piece.after }}</span
+      >
       <template v-else>{{ piece.text }}</template>
     </template>
   </span>
 </template>
 
 <style scoped>
-/* a formula is not parted from the stop after it */
 .sentence :deep(.katex) {
   font-size: 1.06em;
+}
+.whole {
+  white-space: nowrap;
 }
 </style>

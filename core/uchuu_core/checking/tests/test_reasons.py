@@ -57,7 +57,7 @@ def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
         ("simplify", "(6+2sqrt(3))/4", "2(3+sqrt(3))/4", "common-factor", "factor, 2, out"),
         ("simplify", "(2sqrt(3))^2", "4*3", "power-of-product", "to every factor"),
         ("simplify", "(sqrt(3)+1)(sqrt(3)-1)", "3-1", "difference-of-squares", "the squares"),
-        ("simplify", "(5-x)/(x-5)", "-1", "opposite-factors", "Take −1 out"),
+        ("simplify", "(5-x)/(x-5)", "-1", "opposite-factors", "5 − x is the opposite of"),
         ("simplify", "(x+5)/x", "x/x+5/x", "divide-each-term", "every term of the top"),
         ("simplify", "2^x*3^x", "6^x", "power-of-product", "multiply the bases"),
         ("simplify", "x(x+1)+3(x+1)", "(x+1)(x+3)", "common-factor", "share a factor"),
