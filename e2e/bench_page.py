@@ -12,6 +12,11 @@ def sign_in(page: Page, name: str = "marin", password: str = "harbour-42") -> No
     expect(page.get_by_role("navigation", name="Places")).to_be_visible()
 
 
+def expect_said(where: Locator, sentence: str) -> None:
+    """Hold that a sentence with *sentence* in it is said at *where*, its mathematics typeset."""
+    expect(where.locator(f'[data-says*="{sentence}"]').first).to_be_visible()
+
+
 class Bench:
     """One example on the bench."""
 

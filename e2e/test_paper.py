@@ -4,7 +4,7 @@ import json
 
 import pytest
 from app_server import Server
-from bench_page import Bench, sign_in
+from bench_page import Bench, expect_said, sign_in
 from playwright.sync_api import Page, expect
 
 TYPED = [
@@ -45,7 +45,7 @@ def test_side_work_checks_words_and_operations_stand_beside_the_spine(page: Page
     )
 
     bench.expect_marks("may-add", "side", "ok", "check", "check", "remark", "ok")
-    expect(bench.stops.nth(3)).to_contain_text("fails as it should")
+    expect_said(bench.stops.nth(3), "fails, as it should")
     expect(bench.stops.nth(5)).to_contain_text("is extraneous")
     expect(bench.stops.nth(6)).to_contain_text("so")
     expect(bench.original).to_contain_text("balances")

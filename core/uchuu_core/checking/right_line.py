@@ -126,13 +126,18 @@ def _on_routes(before: Line, context: Context) -> Iterator[Line]:
 def _nearest(wrong: Line, lines: list[Line], start: Line) -> Line | None:
     """Return the line most like *wrong*, of its kind, which is neither it nor the line before."""
     known = {unordered(without_brackets(wrong)), unordered(start)}
-    sign = getattr(wrong, "sign", "=")
     others = [
         line
         for line in lines
-        if unordered(without_brackets(line)) not in known and getattr(line, "sign", sign) == sign
+        if unordered(without_brackets(line)) not in known and _is_of_a_kind(line, wrong)
     ]
     return max(others, key=lambda line: _alike(line, wrong), default=None)
+
+
+def _is_of_a_kind(line: Line, other: Line) -> bool:
+    """Whether both have the same relation sign, where both are relations."""
+    is_relation = isinstance(line, Relation) and isinstance(other, Relation)
+    return not is_relation or line.sign == other.sign  # type: ignore[union-attr]
 
 
 def _alike(line: Line, other: Line) -> float:

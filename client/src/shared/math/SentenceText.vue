@@ -31,7 +31,7 @@ const shown = computed(() => {
 </script>
 
 <template>
-  <span class="sentence">
+  <span class="sentence" :data-says="text">
     <template v-for="(piece, index) in shown" :key="index">
       <span v-if="piece.math" class="whole"
         ><MathText :latex="piece.math.latex" :spoken="piece.math.spoken" />{{ piece.after }}</span
