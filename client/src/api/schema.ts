@@ -512,6 +512,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/house/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Schools
+         * @description Return the schools among which a teacher chooses.
+         */
+        get: operations["house_api_schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house": {
         parameters: {
             query?: never;
@@ -2788,6 +2808,23 @@ export interface components {
             examples: string[];
         };
         /**
+         * SchoolOut
+         * @description A kind of problem that courses work differently; ``given`` shows each of its methods.
+         */
+        SchoolOut: {
+            /** Key */
+            key: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Methods */
+            methods: string[];
+        };
+        /**
          * Rules
          * @description The teacher's conventions.
          */
@@ -5052,6 +5089,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    house_api_schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolOut"][];
                 };
             };
         };

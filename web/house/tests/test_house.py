@@ -83,3 +83,14 @@ def test_the_methods_taught_come_first_and_an_example_may_differ(ada: ApiClient)
     assert differs["method"] == "complete-the-square"
     assert len(differs["lines"]) < len(taught["lines"]) + 4
     assert wrong.status_code == 422
+
+
+def test_the_schools_offer_what_is_built_and_a_choice_is_obeyed(ada: ApiClient) -> None:
+    schools = ada.call("GET", "/house/schools").json()
+
+    assert {"linear", "quadratic", "root"} <= {school["key"] for school in schools}
+    for school in schools[:3]:
+        ada.call("PUT", "/house", {**DEFAULTS, "methods": [school["methods"][-1]]})
+        asked = {"task": school["task"], "given": school["given"]}
+        worked = ada.call("POST", "/algebra/work", asked).json()
+        assert worked["method"] == school["methods"][-1]

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** The schools: for each kind of problem the way that is taught, with a problem worked by it. */
-import { reactive, watch } from 'vue'
+import { onMounted, reactive, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { methodName } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 
-type Task = Schemas['ProblemIn']['task']
-type School = keyof typeof words.house.schools
+type School = Schemas['SchoolOut']
+type Name = keyof typeof words.house.schools
 
 const props = defineProps<{
   /** The methods taught. */
@@ -15,60 +15,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [methods: string[]] }>()
 
-const schools: { key: School; task: Task; given: string; methods: string[] }[] = [
-  {
-    key: 'linear',
-    task: 'solve',
-    given: '4x - 6 = 2x + 10',
-    methods: ['simplify-both-sides-then-undo', 'divide-every-term-first'],
-  },
-  {
-    key: 'fractions',
-    task: 'solve',
-    given: 'x/2 + 1 = x/3 + 4',
-    methods: ['clear-fractions', 'keep-fractions', 'simplify-both-sides-then-undo'],
-  },
-  {
-    key: 'quadratic',
-    task: 'solve',
-    given: 'x^2 - 6x + 8 = 0',
-    methods: ['factor-and-zero-product', 'complete-the-square', 'quadratic-formula'],
-  },
-  {
-    key: 'trinomial',
-    task: 'factor',
-    given: '6x^2 + 7x - 3',
-    methods: ['split-middle-and-group', 'divide-and-reduce'],
-  },
-  {
-    key: 'root',
-    task: 'simplify',
-    given: 'sqrt(72)',
-    methods: ['largest-square-factor', 'prime-factorisation'],
-  },
-  {
-    key: 'below',
-    task: 'simplify',
-    given: '6/sqrt(12)',
-    methods: ['simplify-then-rationalise', 'combine-then-rationalise'],
-  },
-  {
-    key: 'rational',
-    task: 'solve',
-    given: '2/x + 1/3 = 1',
-    methods: ['multiply-by-lcd', 'common-denominators'],
-  },
-  {
-    key: 'complex',
-    task: 'simplify',
-    given: '(1 + 1/x)/(1 - 1/x)',
-    methods: ['combine-then-divide', 'multiply-through-by-lcd'],
-  },
-]
+const schools = ref<School[]>([])
 /** What is shown of each school, worked as the rules are now. */
-const worked = reactive<Partial<Record<School, Schemas['Worked']>>>({})
+const worked = reactive<Record<string, Schemas['Worked']>>({})
 
-async function work({ key, task, given }: (typeof schools)[number]): Promise<void> {
+async function work({ key, task, given }: School): Promise<void> {
   try {
     const body = { task, given, form: [], lines: [], numbers: 'real' as const }
     worked[key] = await result(api.POST('/api/algebra/work', { body }))
@@ -77,18 +28,22 @@ async function work({ key, task, given }: (typeof schools)[number]): Promise<voi
     delete worked[key]
   }
 }
-watch(
-  () => props.methods,
-  () => schools.forEach((school) => void work(school)),
-  { immediate: true },
-)
+watch([() => props.methods, schools], () => schools.value.forEach((school) => void work(school)))
 
-function choose(school: (typeof schools)[number], method: string): void {
+onMounted(async () => {
+  try {
+    schools.value = await result(api.GET('/api/house/schools'))
+  } catch (reason) {
+    if (!(reason instanceof Refusal)) throw reason
+  }
+})
+
+function choose(school: School, method: string): void {
   const others = props.methods.filter((key) => !school.methods.includes(key))
   emit('choose', method ? [...others, method] : others)
 }
 
-function isTaught(school: (typeof schools)[number], method: string): boolean {
+function isTaught(school: School, method: string): boolean {
   if (method) return props.methods.includes(method)
   return !school.methods.some((key) => props.methods.includes(key))
 }
@@ -100,7 +55,7 @@ function isTaught(school: (typeof schools)[number], method: string): boolean {
     <p class="quiet">{{ words.house.taughtLead }}</p>
     <div v-for="school in schools" :key="school.key" class="school">
       <fieldset>
-        <legend>{{ words.house.schools[school.key] }}</legend>
+        <legend>{{ words.house.schools[school.key as Name] ?? school.key }}</legend>
         <label v-for="method in ['', ...school.methods]" :key="method">
           <input
             type="radio"
