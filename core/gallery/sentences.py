@@ -101,7 +101,7 @@ def _all_said(says: Says) -> Iterator[Said]:
     for said in says.said:
         yield said
         for _, part in said.parts:
-            for one in (part, *getattr(part, "parts", ())):
+            for one in (part, *getattr(part, "items", ())):
                 if isinstance(one, Says):
                     yield from _all_said(one)
 

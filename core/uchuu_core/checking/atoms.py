@@ -55,8 +55,8 @@ class Atoms:
 
     def _meant(self, part: Part) -> Part:
         match part:
-            case Listed(parts, between, before_last):
-                return Listed(tuple(map(self._meant, parts)), between, before_last)
+            case Listed(items, between, before_last):
+                return Listed(tuple(map(self._meant, items)), between, before_last)
             case Says():
                 return self.put_back(part)
             case str() | int() | Fraction():

@@ -122,14 +122,15 @@ def compared(
     """
     unknown = context.unknown
     solved = ALONE not in unmet_forms(line, "solve", (), unknown)
-    conditions = sorted(condition(factor) for factor in has.granted - was.granted)
+    conditions = _owed(was, has, unknown)
     if was.same_solutions(has):
         if was.is_empty and not solved and _is_done_to_both(before, line, context):
             return Judgement("may-add")
         if was.is_empty and not _connected(before, was, line, has, context):
             return Judgement("wrong", "exact")
         if not solved and _is_widened(before, was, line, has, context):
-            return Judgement("may-add", conditions=_dropped_conditions(was, has))
+            dropped = _dropped_conditions(was, has)
+            return Judgement("may-add", conditions=sorted({*dropped, *conditions}))
         return Judgement("ok", conditions=conditions)
     if was.has_opaque or has.has_opaque:
         raise NotRational
@@ -211,6 +212,15 @@ def _is_done_to_both(before: Line, line: Line, context: Context) -> bool:
         )
     except (NotRational, Undefined, Failure):
         return False
+
+
+def _owed(was: SolutionSet, has: SolutionSet, unknown: str) -> list[str]:
+    """Return what must not be zero for the two to be the same: factors in the other letters.
+
+    One that was divided out, one that was multiplied in, one that now stands below a bar.
+    """
+    below = {f for f in has.excluded - was.excluded if unknown not in f.letters}
+    return sorted(condition(f) for f in (was.granted ^ has.granted) | (below - was.granted))
 
 
 def _dropped_conditions(was: SolutionSet, has: SolutionSet) -> list[str]:

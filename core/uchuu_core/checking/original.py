@@ -1,20 +1,31 @@
 """The check in the original: each candidate goes into the given, both sides worked out."""
 
+from collections.abc import Iterator
+from contextlib import suppress
+from itertools import islice
 from typing import Any
 
 from flint import fmpq
 
+from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import difference, value_texts
 from uchuu_core.kernel.exact import Exact, Undecided
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solutions import Point
 from uchuu_core.kernel.written import number_text, tree_of
+from uchuu_core.lawbook.says import mathematics
+from uchuu_core.methods.catalogue import serving
+from uchuu_core.methods.method import Posed, at_density
 from uchuu_core.methods.order_of_operations import worked_out
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Relation, Symbol
 from uchuu_core.tree.paths import rebuild
+from uchuu_core.tree.shape import unordered
+
+MOST_LINES = 5
+"""So many lines a check takes on each side, the candidate put in and the value among them."""
 
 
 def put_in(side: Expr, unknown: str, value: Expr) -> Expr:
@@ -49,13 +60,7 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, An
     written = tree_of(value) or Symbol(unknown)
     is_complex = not value.is_real
     left, right = value_texts(given.left, given.right, place, is_complex=is_complex)
-    sides: dict[str, Any] = {}
-    for name, side, result in (("left", given.left, left), ("right", given.right, right)):
-        defined = result != "no real value"
-        sides[name] = result if defined else None
-        filled = put_in(side, unknown, written)
-        lines = [filled, *worked_out(filled)] if defined and rational is not None else [filled]
-        sides[f"{name}_lines"] = [{"text": plain(x), "latex": latex(x)} for x in lines]
+    values = [None if text == "no real value" else text for text in (left, right)]
     try:
         holds = Exact(place, is_complex=is_complex).sign(difference(given.left, given.right)) == 0
         says = "balances" if holds else "does not balance"
@@ -63,10 +68,36 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, An
         holds, says = False, "undefined: " + _why_undefined(given, place)
     except (Undecided, NotRational):
         holds, says = False, "not decided"
-    if holds:
-        exact = [text for text in (left, right) if not text.startswith("about")]
-        sides |= {"left": exact[0], "right": exact[0]} if exact else {}
+    exact = [text for text in values if text and not text.startswith("about")]
+    if holds and exact:
+        values = [exact[0], exact[0]]
+    sides: dict[str, Any] = {"left": values[0], "right": values[1]}
+    for name, side in (("left", given.left), ("right", given.right)):
+        filled = put_in(side, unknown, written)
+        result = sides[name]
+        lines = [filled] if result is None else _worked_side(filled, result, rational is not None)
+        sides[f"{name}_lines"] = [{"text": plain(x), "latex": latex(x)} for x in lines]
     return {"value": f"{unknown} = {number_text(value)}", **sides, "holds": holds, "says": says}
+
+
+def _worked_side(filled: Expr, result: str, is_rational: bool) -> list[Line]:
+    """Return a side with the candidate in it and how it is worked out: at most ``MOST_LINES``."""
+    lines: list[Line] = [filled, *(worked_out(filled) if is_rational else _with_roots(filled))]
+    end = mathematics(result)
+    if not isinstance(end, str) and unordered(lines[-1]) != unordered(end):
+        lines.append(end)
+    if len(lines) > MOST_LINES:
+        lines = [*lines[: MOST_LINES - 1], lines[-1]]
+    return lines
+
+
+def _with_roots(filled: Expr) -> Iterator[Line]:
+    """Yield the lines that a method writes from an expression with roots and i, as far as one does."""
+    posed = Posed(build.without_brackets(filled))
+    with suppress(Failure, NotRational, Undefined):
+        for method in islice(serving(posed, "simplify"), 1):
+            for moment in at_density(method.moments(posed), "board"):
+                yield moment.line
 
 
 def _why_undefined(given: Relation, place: dict[str, fmpq | Algebraic]) -> str:

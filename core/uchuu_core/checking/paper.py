@@ -175,6 +175,8 @@ def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
     ):
         if value:
             record[key] = value
+    if judgement.conditions:
+        record["if_parts"] = listed(map(mathematics, judgement.conditions), before_last=", ").parts
     counter = counter_says(judgement.counter, line)
     if counter is not None:
         record |= counter.record("counter", "counter_parts")

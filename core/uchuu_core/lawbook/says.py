@@ -34,9 +34,14 @@ class WrongParts(TypeError):
 class Listed:
     """Several parts with something between them, at least one."""
 
-    parts: tuple[Part, ...]
+    items: tuple[Part, ...]
     between: str = ", "
     before_last: str = " and "
+
+    @property
+    def parts(self) -> list[dict[str, Any]]:
+        """The list alone, as the parts of a sentence."""
+        return Sentence("{these}")(self).parts
 
 
 def listed(parts: Iterable[Part], between: str = ", ", before_last: str = " and ") -> Listed:
@@ -183,10 +188,10 @@ def _pieces(part: Part) -> Iterator[str | Line]:
         case Says(said):
             for sentence in said:
                 yield from sentence.pieces()
-        case Listed(parts, between, before_last):
-            for number, one in enumerate(parts):
+        case Listed(items, between, before_last):
+            for number, one in enumerate(items):
                 if number:
-                    yield before_last if number == len(parts) - 1 else between
+                    yield before_last if number == len(items) - 1 else between
                 yield from _pieces(one)
         case _:
             yield part

@@ -45,6 +45,7 @@ class CheckedLine(Schema):
     parts: list[Piece] = []
     """What is said, with its mathematics apart."""
     conditions: list[str] = Field(default=[], validation_alias="if")
+    conditions_parts: list[Piece] = Field(default=[], validation_alias="if_parts")
     adds: list[str] = []
     drops: list[str] = []
     unmet: list[str] = []

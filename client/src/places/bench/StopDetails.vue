@@ -34,7 +34,12 @@ defineProps<{
       <dl>
         <template v-if="line.conditions?.length">
           <dt>{{ words.bench.condition }}</dt>
-          <dd>{{ line.conditions.map(readable).join(', ') }}</dd>
+          <dd>
+            <SentenceText
+              :text="line.conditions.map(readable).join(', ')"
+              :pieces="line.conditions_parts"
+            />
+          </dd>
         </template>
         <template v-if="line.adds?.length">
           <dt>{{ words.bench.adds }}</dt>
