@@ -1672,6 +1672,11 @@ export interface components {
             right_lines: components["schemas"]["SideLine"][];
             /** Holds */
             holds: boolean;
+            /**
+             * Missing
+             * @default false
+             */
+            missing: boolean;
             /** Says */
             says: string;
         };
@@ -1734,6 +1739,11 @@ export interface components {
              * @default []
              */
             conditions: string[];
+            /**
+             * Conditions Parts
+             * @default []
+             */
+            conditions_parts: components["schemas"]["Piece"][];
             /**
              * Adds
              * @default []

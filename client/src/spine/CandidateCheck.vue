@@ -3,6 +3,7 @@
 import type { components } from '@/api/schema'
 import MathText from '@/shared/math/MathText.vue'
 import { readable } from '@/shared/logic/readable'
+import { words } from '@/texts/en'
 
 defineProps<{
   /** The check of one candidate. */
@@ -25,7 +26,9 @@ defineProps<{
         </template>
       </span>
     </div>
-    <span class="says">{{ check.says }}</span>
+    <span class="says"
+      >{{ check.says }}<b v-if="check.missing" class="missing">{{ words.bench.missing }}</b></span
+    >
   </div>
 </template>
 
@@ -35,6 +38,10 @@ defineProps<{
   align-items: center;
   gap: 1.4rem;
   flex-wrap: wrap;
+}
+.missing {
+  display: block;
+  color: var(--leave);
 }
 .value {
   white-space: nowrap;

@@ -85,6 +85,7 @@ test('a candidate shows the arithmetic of both sides and whether they balance', 
     left_lines: side,
     right_lines: [{ text: '8', latex: '8' }],
     holds: false,
+    missing: false,
     says: 'does not balance',
   }
   const shown = mount(CandidateCheck, { props: { check } })

@@ -117,6 +117,10 @@ def check(problem: Problem) -> dict[str, Any]:
     }
 
 
+MOST_MISSING = 6
+"""Of an equation with more solutions none is put in that the answer lacks."""
+
+
 class _Turn:
     """Which lines of a paper are explained in one call: bounded by the parts of their lines."""
 
@@ -295,7 +299,9 @@ def _rejected(steps: list[Step | Failure]) -> frozenset[Algebraic]:
 def _checks(
     line: Line | None, rejected: frozenset[Algebraic], context: Context
 ) -> list[dict[str, Any]]:
-    """Return each candidate of a solved last line, and those rejected on the way, in the given."""
+    """Return each candidate of a solved last line, those rejected on the way, and the solutions
+    that it does not have (``missing``), put into the given.
+    """
     if line is None or not context.is_equation or not isinstance(context.given, Relation):
         return []
     if unmet_forms(line, "solve", (), context.unknown)[:1] == (ALONE,):
@@ -303,7 +309,13 @@ def _checks(
     has = solutions_or_none(line, context)
     if has is None or letters(context.given) != {context.unknown}:
         return []
-    return candidate_checks(context.given, context.unknown, has.points | rejected)
+    listed_ones = has.points | rejected
+    found = candidate_checks(context.given, context.unknown, listed_ones)
+    original = context.original
+    if original is None or has.everything or len(original.points) > MOST_MISSING:
+        return found
+    missing = candidate_checks(context.given, context.unknown, original.points - listed_ones)
+    return [*found, *(check | {"missing": True} for check in missing)]
 
 
 # the error behind a wrong line

@@ -101,6 +101,8 @@ class CandidateCheck(Schema):
     left_lines: list[SideLine]
     right_lines: list[SideLine]
     holds: bool
+    missing: bool = False
+    """A solution that the answer does not have."""
     says: str
 
 

@@ -95,3 +95,51 @@ def test_a_wrong_domain_says_at_which_value() -> None:
     assert not answer["answer"]["right"]
     right = check(problem_from({**record, "lines": ["y != 3, y != -3"]}))
     assert right["answer"]["right"]
+
+
+def test_a_solution_that_the_answer_lacks_is_put_into_the_original_too() -> None:
+    record = {"task": "solve", "given": "x^2 = 11x", "lines": ["x = 11"]}
+    found = check(problem_from(record))["checks"]
+
+    assert [(c["value"], c["holds"], c.get("missing", False)) for c in found] == [
+        ("x = 11", True, False),
+        ("x = 0", True, True),
+    ]
+
+
+@pytest.mark.parametrize(
+    ("given", "line", "numbers", "worked"),
+    [
+        ("x^2-8x = 29", "x = 4±3sqrt(5)", "real", 3),
+        ("n^2+10n+40 = 9", "n = -5±i sqrt(6)", "complex", 4),
+        ("x^2+6x = 7", "x = 1 or x = -7", "real", 4),
+    ],
+)
+def test_a_check_is_worked_out_with_roots_and_with_i(
+    given: str, line: str, numbers: str, worked: int
+) -> None:
+    record = {"task": "solve", "given": given, "lines": [line], "numbers": numbers}
+    for made in check(problem_from(record))["checks"]:
+        assert len(made["left_lines"]) == worked
+        assert made["left_lines"][-1]["text"] == made["left"] == made["right"]
+        assert made["says"] == "balances"
+
+
+@pytest.mark.parametrize(
+    ("given", "line", "owed"),
+    [
+        ("(x-p-q)/p + (x-p-q)/q = 0", "x-p-q = 0", ["p != 0", "p + q != 0", "q != 0"]),
+        ("(a+b)x = c(a+b)", "x = c", ["a + b != 0"]),
+        ("(a+b)x = c", "x = c/(a+b)", ["a + b != 0"]),
+        ("a(x-b) = 0", "x = b", ["a != 0"]),
+        ("3x = 6a", "x = 2a", []),
+    ],
+)
+def test_a_step_owes_every_factor_that_it_divides_by(
+    given: str, line: str, owed: list[str]
+) -> None:
+    record = {"task": "solve", "given": given, "lines": [line], "variable": "x"}
+    found = check(problem_from(record))["lines"][0]
+
+    assert found.get("if", []) == owed
+    assert [p["math"]["text"] for p in found.get("if_parts", []) if "math" in p] == owed
