@@ -8,17 +8,16 @@ from typing import Any
 from uchuu_core import limits
 from uchuu_core.checking.chains import misused_equals
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
+from uchuu_core.checking.diagnosis import directly_reproduced
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.entries import entry_of_line, readable_lines, shown_entry
 from uchuu_core.checking.equations import same_by_special_cases
 from uchuu_core.checking.follow_through import follow_through
-from uchuu_core.checking.judgement import Judgement, is_statement
-from uchuu_core.checking.original import candidate_checks, put_in
+from uchuu_core.checking.judgement import Judgement
+from uchuu_core.checking.naming import PEN, counter_says, error_record, named_error, worded
+from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.reasons import said_at
-from uchuu_core.checking.right_line import right_feature, right_line
-from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
     Step,
     differences,
@@ -28,23 +27,20 @@ from uchuu_core.checking.steps import (
     solutions_or_none,
 )
 from uchuu_core.checking.worked_reasons import Asked, joined_by_method, said_by_method
-from uchuu_core.contract import LineError, OwnError, Problem
+from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
-from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.solutions import SolutionSet
-from uchuu_core.kernel.written import tree_of
-from uchuu_core.lawbook.judging import FITS_BEFORE_NOT_HERE, IS_NOT, TRY
-from uchuu_core.lawbook.says import Says, listed, mathematics
-from uchuu_core.moves.errors import answers, copying
-from uchuu_core.notation import latex, plain
+from uchuu_core.lawbook.says import listed, mathematics
+from uchuu_core.moves.errors import answers
+from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
-from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Number, Outcome, Relation
+from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters, walk
 
 _STOPS = {
@@ -55,7 +51,6 @@ _STOPS = {
     FACTORED: answers.STOP_NOT_FULLY_FACTORED.key,
     NEGATIVE_EXPONENT: answers.STOP_NEGATIVE_EXPONENT.key,
 }
-_PEN = {error.key for error in copying.ERRORS}
 
 
 def check(problem: Problem) -> dict[str, Any]:
@@ -89,9 +84,9 @@ def check(problem: Problem) -> dict[str, Any]:
         record = _record(text, step, context)
         explains = turn.has_come(number, before)
         if judgement.verdict in ("wrong", "loses"):
-            named = _named_error(step, context) if explains else None
-            record["error"] = named and _as_dict(named, problem.own)
-            if explains and not isinstance(line, Feature) and (not named or named.id in _PEN):
+            named = named_error(step, context) if explains else None
+            record["error"] = named and error_record(named, problem.own)
+            if explains and not isinstance(line, Feature) and (not named or named.id in PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
@@ -233,7 +228,7 @@ def _unfinished(record: dict[str, Any], step: Step, context: Context) -> str | N
     stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
     record |= {"verdict": "unfinished", "unmet": unmet}
     record["unmet_at"] = [plain(item.part) for item in parts]
-    record["error"] = _as_dict(_worded(stop, None, None, [], ()), ())
+    record["error"] = error_record(worded(stop, None, None, [], ()), ())
     return stop
 
 
@@ -316,92 +311,3 @@ def _checks(
         return found
     missing = candidate_checks(context.given, context.unknown, original.points - listed_ones)
     return [*found, *(check | {"missing": True} for check in missing)]
-
-
-# the error behind a wrong line
-
-
-def _named_error(step: Step, context: Context) -> LineError | None:
-    before, line, judgement = step.before, step.line, step.judgement
-    if judgement.is_aside:
-        return _error_beside(step, context)
-    counter = counter_says(judgement.counter, line)
-    state = state_error(before, line, judgement, context)
-    own = context.problem.own
-    if state is not None:
-        if isinstance(line, Feature):
-            instead = right_feature(line, context.posed)
-        else:
-            instead = right_line(before, line, None, context)
-        return _worded(state, instead, counter, [], own)
-    found = errors_that_reproduce(before, line, moves_of(own))
-    if not found:
-        return None
-    instead = right_line(before, line, found[0], context)
-    also = [item.error for item in found[1:4] if item.error != found[0].error]
-    return _worded(found[0].error, instead, counter, also, own)
-
-
-def _error_beside(step: Step, context: Context) -> LineError | None:
-    """Name the error of side work (left turned into right), or of a check in a miscopied equation."""
-    line, candidate = step.line, step.judgement.candidate
-    if not isinstance(line, Relation) or line.sign != "=":
-        return None
-    own, is_check = context.problem.own, step.role == "check"
-    before: Line = line.left
-    after: Line = line.right
-    if is_check:
-        written_out = candidate and tree_of(candidate)
-        if written_out is None or not isinstance(context.given, Relation):
-            return None
-        left, right = (
-            put_in(side, context.unknown, written_out)  # type: ignore[arg-type]
-            for side in (context.given.left, context.given.right)
-        )
-        before, after = Relation(left, "=", right), line
-    counter = counter_says(step.judgement.counter, line)
-    if is_check:
-        changed = changed_parts(without_brackets(before), without_brackets(after))
-        key = copying.NUMBER_CHANGED.key
-        if len(changed) != 1 or not isinstance(changed[0], Number):
-            found = [e for e in errors_that_reproduce(before, after, ()) if e.error in _PEN]
-            if not found:
-                return None
-            key = found[0].error
-        return _worded(key, before, counter, [], own)
-    named = errors_that_reproduce(before, after, moves_of(own))
-    return _worded(named[0].error, None, counter, [], own) if named else None
-
-
-def _worded(
-    key: str, instead: Line | None, counter: Says | None, also: list[str], own: tuple[OwnError, ...]
-) -> LineError:
-    wording = wording_of(key, own)
-    return LineError(key, wording.name, wording.repair, instead, counter, also)
-
-
-def _as_dict(error: LineError, own: tuple[OwnError, ...]) -> dict[str, Any]:
-    return {
-        "id": error.id,
-        "name": error.name,
-        "says": error.says,
-        "instead": error.instead and plain(error.instead),
-        "instead_latex": error.instead and latex(error.instead),
-        "counter": error.counter and error.counter.text,
-        "counter_parts": error.counter.parts if error.counter else [],
-        "also": error.also,
-        "also_names": [wording_of(key, own).name for key in error.also],
-    }
-
-
-def counter_says(counter: Counter | None, line: Line) -> Says | None:
-    """Say a counter-example to *line* with its numbers."""
-    if counter is None:
-        return None
-    left, right = mathematics(counter.left), mathematics(counter.right)
-    if not counter.point:
-        return IS_NOT(left, right)
-    point = listed(
-        (mathematics(f"{name} = {value}") for name, value in counter.point), before_last=", "
-    )
-    return (FITS_BEFORE_NOT_HERE if is_statement(line) else TRY)(point, left, right)

@@ -10,8 +10,8 @@ from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_repro
 from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
+from uchuu_core.checking.naming import counter_says
 from uchuu_core.checking.own_errors import moves_of, wording_of
-from uchuu_core.checking.paper import counter_says
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or_none
 from uchuu_core.contract import Problem

@@ -10,9 +10,10 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.quadratics import NAME_IT, PUT_PART_BACK, WRITE_LETTER_FOR
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.equations.candidates import reject
-from uchuu_core.methods.equations.exponential import Letters, equate_exponents
 from uchuu_core.methods.equations.finish import finish
+from uchuu_core.methods.equations.one_base import equate_exponents
 from uchuu_core.methods.equations.polynomials import coefficients
+from uchuu_core.methods.equations.power_sums import Letters
 from uchuu_core.methods.equations.rational import by_lcd
 from uchuu_core.methods.equations.reverse import undo
 from uchuu_core.methods.method import KEY

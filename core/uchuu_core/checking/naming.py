@@ -1,0 +1,116 @@
+"""The error behind a wrong line, as the contract has it: its name, what to say, the right line, numbers."""
+
+from typing import Any
+
+from uchuu_core.checking.context import Context
+from uchuu_core.checking.diagnosis import errors_that_reproduce
+from uchuu_core.checking.judgement import is_statement
+from uchuu_core.checking.original import put_in
+from uchuu_core.checking.own_errors import moves_of, wording_of
+from uchuu_core.checking.right_line import right_feature, right_line
+from uchuu_core.checking.state_errors import state_error
+from uchuu_core.checking.steps import (
+    Step,
+)
+from uchuu_core.contract import LineError, OwnError
+from uchuu_core.kernel.equality import Counter
+from uchuu_core.kernel.written import tree_of
+from uchuu_core.lawbook.judging import FITS_BEFORE_NOT_HERE, IS_NOT, TRY
+from uchuu_core.lawbook.says import Says, listed, mathematics
+from uchuu_core.moves.errors import copying
+from uchuu_core.notation import latex, plain
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.changes import changed_parts
+from uchuu_core.tree.nodes import Feature, Line, Number, Relation
+
+PEN = {error.key for error in copying.ERRORS}
+"""Slips of the pen."""
+
+
+def named_error(step: Step, context: Context) -> LineError | None:
+    """Return the error behind a line that was refused, None when none is found."""
+    before, line, judgement = step.before, step.line, step.judgement
+    if judgement.is_aside:
+        return _error_beside(step, context)
+    counter = counter_says(judgement.counter, line)
+    state = state_error(before, line, judgement, context)
+    own = context.problem.own
+    if state is not None:
+        if isinstance(line, Feature):
+            instead = right_feature(line, context.posed)
+        else:
+            instead = right_line(before, line, None, context)
+        return worded(state, instead, counter, [], own)
+    found = errors_that_reproduce(before, line, moves_of(own))
+    if not found:
+        return None
+    instead = right_line(before, line, found[0], context)
+    also = [item.error for item in found[1:4] if item.error != found[0].error]
+    return worded(found[0].error, instead, counter, also, own)
+
+
+def _error_beside(step: Step, context: Context) -> LineError | None:
+    """Name the error of side work (left turned into right), or of a check in a miscopied equation."""
+    line, candidate = step.line, step.judgement.candidate
+    if not isinstance(line, Relation) or line.sign != "=":
+        return None
+    own, is_check = context.problem.own, step.role == "check"
+    before: Line = line.left
+    after: Line = line.right
+    if is_check:
+        written_out = candidate and tree_of(candidate)
+        if written_out is None or not isinstance(context.given, Relation):
+            return None
+        left, right = (
+            put_in(side, context.unknown, written_out)  # type: ignore[arg-type]
+            for side in (context.given.left, context.given.right)
+        )
+        before, after = Relation(left, "=", right), line
+    counter = counter_says(step.judgement.counter, line)
+    if is_check:
+        changed = changed_parts(without_brackets(before), without_brackets(after))
+        key = copying.NUMBER_CHANGED.key
+        if len(changed) != 1 or not isinstance(changed[0], Number):
+            found = [e for e in errors_that_reproduce(before, after, ()) if e.error in PEN]
+            if not found:
+                return None
+            key = found[0].error
+        return worded(key, before, counter, [], own)
+    named = errors_that_reproduce(before, after, moves_of(own))
+    return worded(named[0].error, None, counter, [], own) if named else None
+
+
+def worded(
+    key: str, instead: Line | None, counter: Says | None, also: list[str], own: tuple[OwnError, ...]
+) -> LineError:
+    """Return the error *key* in the words that a teacher reads."""
+    wording = wording_of(key, own)
+    return LineError(key, wording.name, wording.repair, instead, counter, also)
+
+
+def error_record(error: LineError, own: tuple[OwnError, ...]) -> dict[str, Any]:
+    """Return the contract's record of *error*."""
+    return {
+        "id": error.id,
+        "name": error.name,
+        "says": error.says,
+        "instead": error.instead and plain(error.instead),
+        "instead_latex": error.instead and latex(error.instead),
+        "counter": error.counter and error.counter.text,
+        "counter_parts": error.counter.parts if error.counter else [],
+        "also": error.also,
+        "also_names": [wording_of(key, own).name for key in error.also],
+    }
+
+
+def counter_says(counter: Counter | None, line: Line) -> Says | None:
+    """Say a counter-example to *line* with its numbers."""
+    if counter is None:
+        return None
+    left, right = mathematics(counter.left), mathematics(counter.right)
+    if not counter.point:
+        return IS_NOT(left, right)
+    point = listed(
+        (mathematics(f"{name} = {value}") for name, value in counter.point), before_last=", "
+    )
+    return (FITS_BEFORE_NOT_HERE if is_statement(line) else TRY)(point, left, right)
