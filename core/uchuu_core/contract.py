@@ -4,6 +4,9 @@ from dataclasses import dataclass, field
 from typing import Any, Literal, cast, get_args
 
 from uchuu_core import limits
+from uchuu_core.answers.terms import Proof as Proof
+from uchuu_core.answers.terms import Task as Task
+from uchuu_core.answers.terms import Verdict as Verdict
 from uchuu_core.failures import BadRequest, TooLarge
 from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import read
@@ -11,9 +14,6 @@ from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.notation.tokens import Decimal
 from uchuu_core.tree.nodes import Line
 
-Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
-Verdict = Literal["ok", "may-add", "loses", "wrong", "unfinished", "unproved", "unreadable"]
-Proof = Literal["exact", "refuted", "tested"]
 Density = Literal["fine", "board", "key"]
 Radicals = Literal["any", "non-negative"]
 

@@ -11,7 +11,7 @@
 A *Failure* is the program's; an *error* is always a student's.
 """
 
-from typing import Any
+from uchuu_core.answers.sentences import Refusal
 
 
 class Failure(Exception):
@@ -29,7 +29,7 @@ class Failure(Exception):
         self.message = message
         self.at = at
 
-    def as_record(self) -> dict[str, Any]:
+    def as_record(self) -> Refusal:
         """Return the contract's failure record."""
         return {"code": self.code, "message": self.message, "at": self.at}
 

@@ -1,9 +1,14 @@
 """Every operation by name, record in and record out: the command line and the server ask here."""
 
 from collections.abc import Callable
-from dataclasses import asdict
-from typing import Any
+from dataclasses import asdict, dataclass
+from typing import Any, get_type_hints
 
+from uchuu_core.answers.forked import ForkPath, Mistake
+from uchuu_core.answers.made import Climb, Examined, FamilyProblem
+from uchuu_core.answers.proofed import ProofItem
+from uchuu_core.answers.sentences import Notations
+from uchuu_core.answers.worked import Compared
 from uchuu_core.checking.context import refuse_systems
 from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
@@ -16,7 +21,7 @@ from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.notation import mathml, plain, read, shown, typst
 from uchuu_core.nudging.nudges import nudge
-from uchuu_core.proofing.items import KeyItem, key_of
+from uchuu_core.proofing.items import Key, KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
 from uchuu_core.telling.tell import tell
 from uchuu_core.twinning.climbs import climb
@@ -25,14 +30,25 @@ from uchuu_core.twinning.twin import twin
 from uchuu_core.working.comparison import compare
 from uchuu_core.working.problem import study, work
 
-Operation = Callable[[dict[str, Any]], dict[str, Any]]
+
+@dataclass(frozen=True, slots=True)
+class Operation:
+    """What is asked of the core by name.
+
+    ``ask``: a request record in, an answer out; ``answers``: the type of the answer, from which the
+    server's schemas are made.
+    """
+
+    ask: Callable[[dict[str, Any]], Any]
+    answers: Any
 
 
-def _of_problem(operation: Callable[[Problem], dict[str, Any]]) -> Operation:
-    return lambda record: operation(problem_from(record))
+def _of_problem(operation: Callable[[Problem], Any]) -> Operation:
+    answers = get_type_hints(operation)["return"]
+    return Operation(lambda record: operation(problem_from(record)), answers)
 
 
-def _read(record: dict[str, Any]) -> dict[str, Any]:
+def _read(record: dict[str, Any]) -> Notations:
     """Return how one line is read, in every notation, and what others may read differently."""
     text = record["text"]
     asked = {**record, "given": text, "task": record.get("task") or "simplify"}
@@ -40,13 +56,34 @@ def _read(record: dict[str, Any]) -> dict[str, Any]:
     line = problem.read(text)
     if problem.task == "solve":
         refuse_systems(line, text)
-    others = {"mathml": mathml(line), "typst": typst(line), "ambiguities": ambiguities(problem)}
-    return {"text": plain(line), **shown(line), **others}
+    return {
+        "text": plain(line),
+        **shown(line),
+        "mathml": mathml(line),
+        "typst": typst(line),
+        "ambiguities": ambiguities(problem),
+    }
 
 
-def _family(record: dict[str, Any]) -> dict[str, Any]:
+def _family(record: dict[str, Any]) -> FamilyProblem:
     taken = frozenset(record["avoid"])
     return family(record["family"], record["wish"], record["seed"], taken)
+
+
+def _examine(record: dict[str, Any]) -> Examined:
+    return examine(own_errors_from([record["own"]])[0], tuple(record["examples"]))
+
+
+def _fork(record: dict[str, Any]) -> ForkPath:
+    return {"path": fork_path(problem_from(record), read(record["wrong"]))}
+
+
+def _proof_item(record: dict[str, Any]) -> ProofItem:
+    return proof_item(KeyItem(**record["item"]), problem_from(record))
+
+
+def _climb(record: dict[str, Any]) -> Climb:
+    return {"run": climb(problem_from(record), record["count"])}
 
 
 CONTRACT: dict[str, Operation] = {
@@ -62,18 +99,16 @@ CONTRACT: dict[str, Operation] = {
 OPERATIONS: dict[str, Operation] = {
     **CONTRACT,
     "choices": _of_problem(choices),
-    "climb": lambda record: {"run": climb(problem_from(record), record["count"])},
-    "compare": lambda record: compare(problem_from(record), *record["methods"]),
-    "examine": lambda record: examine(
-        own_errors_from([record["own"]])[0], tuple(record["examples"])
-    ),
+    "climb": Operation(_climb, Climb),
+    "compare": Operation(lambda r: compare(problem_from(r), *r["methods"]), Compared),
+    "examine": Operation(_examine, Examined),
     "facts": _of_problem(facts),
-    "family": _family,
-    "fork": lambda record: {"path": fork_path(problem_from(record), read(record["wrong"]))},
-    "key-items": lambda record: asdict(key_of(record["text"])),
-    "mistake": lambda record: find_the_mistake(problem_from(record), record["error"]),
-    "proof-item": lambda record: proof_item(KeyItem(**record["item"]), problem_from(record)),
-    "read": _read,
+    "family": Operation(_family, FamilyProblem),
+    "fork": Operation(_fork, ForkPath),
+    "key-items": Operation(lambda r: asdict(key_of(r["text"])), Key),
+    "mistake": Operation(lambda r: find_the_mistake(problem_from(r), r["error"]), Mistake),
+    "proof-item": Operation(_proof_item, ProofItem),
+    "read": Operation(_read, Notations),
     "screen": _of_problem(screen),
     "tell": _of_problem(tell),
 }
@@ -85,11 +120,12 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     Raises:
         KeyError: there is no such operation.
     """
-    asked = OPERATIONS[operation]
+    asked = OPERATIONS[operation].ask
     try:
         if not isinstance(record, dict):
             raise BadRequest("A request is one JSON object a line.")
-        return asked(record)
+        found: dict[str, Any] = asked(record)
+        return found
     except Failure as failure:
         return {"failure": failure.as_record()}
     except RecursionError:

@@ -9,6 +9,7 @@ from django.db.models import QuerySet
 from django.http import HttpRequest
 from ninja import Field, Router, Schema, Status
 from uchuu_core import limits
+from uchuu_core.answers.made import Examined
 
 from errors.models import OwnError
 from errors.queries import own_error_of, own_errors_of
@@ -38,31 +39,6 @@ class ExamineIn(OwnErrorIn):
     """An own error with lines to try it on."""
 
     examples: list[str] = Field(default=[], max_length=6)
-
-
-class Becomes(Schema):
-    """What the error makes of a line, with the kernel's verdict."""
-
-    text: str
-    latex: str
-    verdict: str
-
-
-class Tried(Schema):
-    """One line that the error was tried on."""
-
-    line: str
-    becomes: list[Becomes]
-    failure: FailureRecord | None = None
-
-
-class Examined(Schema):
-    """Whether it is an error, a law, or undecided; with the numbers that refute it."""
-
-    kind: str = Field(validation_alias="is")
-    says: str
-    counter: str | None
-    examples: list[Tried]
 
 
 def _examined(body: OwnErrorIn, examples: list[str]) -> dict[str, Any]:

@@ -3,9 +3,10 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas.problem import Numbers, OwnRules, Task
+from algebra.schemas import Numbers, OwnRules
 from ninja import Field, Schema
 from pydantic import field_validator
+from uchuu_core.answers.terms import Task
 
 from examples.models import Example
 

@@ -4,7 +4,6 @@ from datetime import datetime
 from typing import Any, Literal
 from uuid import UUID
 
-from algebra.schemas.problem import Task
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
 from django.db.models import QuerySet
@@ -14,6 +13,8 @@ from exchange.api import BroughtOut, content_of
 from exchange.reading import text_of
 from jobs.api import JobOut
 from ninja import Field, File, Router, Schema, Status, UploadedFile
+from uchuu_core.answers.proofed import ProofItem
+from uchuu_core.answers.terms import Task
 
 from proofs.actions.correct import accept, as_set, corrected_text
 from proofs.actions.correct_reading import correct_reading
@@ -31,66 +32,6 @@ class KeyIn(Schema):
     text: str = Field(max_length=200_000)
     purpose: Literal["key", "sheet"] = "key"
     """A key to be proofed, or a sheet to be looked over and made a set."""
-
-
-class KeyLine(Schema):
-    """A line under an item, with its verdict ("unread" where it was not judged)."""
-
-    text: str
-    latex: str | None
-    verdict: str
-    role: str = "chain"
-    remark: str = ""
-
-
-class Option(Schema):
-    """A choice; ``right`` is None where it is not decided."""
-
-    letter: str
-    text: str
-    right: bool | None
-    name: str | None = None
-    error: str | None = None
-    failure: FailureRecord | None = None
-
-
-class Repeats(Schema):
-    """The earlier item (from 0) that an item repeats: the same, or the same structure."""
-
-    of: int
-    how: Literal["same", "structure"]
-
-
-class ProofItem(Schema):
-    """What is known of one item of a key."""
-
-    number: str
-    at: int
-    task: str | None
-    given: str
-    latex: str | None = None
-    lines: list[KeyLine] = []
-    options: list[Option] = []
-    faults: list[str] = []
-    notes: list[str] = []
-    chosen: str = ""
-    variable: str | None = None
-    reading: str = ""
-    """A sentence, where the item could have been meant otherwise."""
-    status: Literal["holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer"]
-    line: int | None = None
-    error: str | None = None
-    name: str | None = None
-    says: str | None = None
-    counter: str | None = None
-    instead: str | None = None
-    message: str | None = None
-    answer: str | None = None
-    unmet: list[str] = []
-    missing: list[str] = []
-    extra: list[str] = []
-    correction: list[str] | None = None
-    repeats: Repeats | None = None
 
 
 class ProofRow(Schema):

@@ -13,6 +13,7 @@ from jobs.models import Job
 from jobs.running import begin
 from ninja import Router, Status
 from uchuu_core import FAMILIES
+from uchuu_core.answers.made import Facts
 
 from sets.actions.add_problems import add_problems
 from sets.actions.copy_set import copy_set
@@ -28,7 +29,6 @@ from sets.models import ProblemSet
 from sets.problems import asker_of, facts_of, with_facts
 from sets.queries import list_of, one_of
 from sets.schemas import (
-    Facts,
     FamilyIn,
     FamilyOut,
     Found,

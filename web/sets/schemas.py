@@ -3,11 +3,11 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas.forked import Screening
-from algebra.schemas.problem import OwnRules, Reading, Task
-from algebra.schemas.worked import Difficulty
+from algebra.schemas import OwnRules
 from examples.schemas import ExampleOut
 from ninja import Field, Schema
+from uchuu_core.answers.made import Facts
+from uchuu_core.answers.terms import Task
 
 MOST_ITEMS = 100
 
@@ -34,24 +34,6 @@ class SetSave(SetIn):
     """A change; ``version`` is the version that it was made on."""
 
     version: int
-
-
-class Facts(Schema):
-    """What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises."""
-
-    reads: Reading | None = None
-    kind: str = ""
-    answer: str = ""
-    answer_latex: str = ""
-    method: str | None = None
-    lines: int = 0
-    skills: list[str] = []
-    difficulty: Difficulty | None = None
-    reveals: list[Screening] = []
-    hides: list[Screening] = []
-    same: str = ""
-    structure: str = ""
-    refused: str = ""
 
 
 class ItemOut(Schema):

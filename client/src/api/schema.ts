@@ -1585,24 +1585,21 @@ export interface components {
         };
         /**
          * Notations
-         * @description The same in the notations of other programs too.
+         * @description A line in the notations of other programs too.
          */
         Notations: {
-            /** Text */
-            text: string;
             /** Latex */
             latex: string;
             sides: components["schemas"]["Sides"];
             /** Spoken */
             spoken: string;
+            /** Text */
+            text: string;
             /** Mathml */
             mathml: string;
             /** Typst */
             typst: string;
-            /**
-             * Ambiguities
-             * @default []
-             */
+            /** Ambiguities */
             ambiguities: components["schemas"]["Ambiguity"][];
         };
         /**
@@ -1658,6 +1655,8 @@ export interface components {
         /**
          * CandidateCheck
          * @description A candidate put into the given: both sides worked out.
+         *
+         *     ``missing``: a solution that the answer does not have.
          */
         CandidateCheck: {
             /** Value */
@@ -1667,22 +1666,22 @@ export interface components {
             /** Right */
             right: string | null;
             /** Left Lines */
-            left_lines: components["schemas"]["SideLine"][];
+            left_lines: components["schemas"]["Typeset"][];
             /** Right Lines */
-            right_lines: components["schemas"]["SideLine"][];
+            right_lines: components["schemas"]["Typeset"][];
             /** Holds */
             holds: boolean;
-            /**
-             * Missing
-             * @default false
-             */
-            missing: boolean;
+            /** Missing */
+            missing?: boolean;
             /** Says */
             says: string;
         };
         /**
          * Checked
          * @description A whole paper judged; ``checks``: its candidates in the original.
+         *
+         *     ``unexplained``: some lines have verdicts only; ``explained``: so many first lines have more. Asked
+         *     again with that number, the next ones are explained.
          */
         Checked: {
             /** Lines */
@@ -1692,25 +1691,44 @@ export interface components {
             /** Error */
             error: string | null;
             answer: components["schemas"]["Answer"];
-            follow_through?: components["schemas"]["FollowThrough"] | null;
-            /**
-             * Checks
-             * @default []
-             */
+            follow_through: components["schemas"]["FollowThrough"] | null;
+            /** Checks */
             checks: components["schemas"]["CandidateCheck"][];
             /** Unexplained */
-            unexplained?: boolean | null;
-            /**
-             * Explained
-             * @default 0
-             */
+            unexplained: boolean;
+            /** Explained */
             explained: number;
         };
         /**
          * CheckedLine
          * @description One line with its verdict and what explains it.
+         *
+         *     ``adds``/``drops``: solutions that came or went. ``unmet``/``unmet_at``: the forms that are asked
+         *     for, and where they are not met. ``changed``: what is new on a wrong line that no error explains;
+         *     ``copied``: what changed on the way, where that alone explains it. ``role``: only lines of the
+         *     chain are judged against one another. ``back``: it follows from the last line that held. ``remark``:
+         *     the words on the line, ``mathematics``: the line without them. ``operation``: what is done to both
+         *     sides. ``struck``: crossed out. ``feature``: judged against the given alone. ``doubt``: the error
+         *     that reproduces a line which is right in value.
          */
         CheckedLine: {
+            /** If */
+            if?: string[];
+            /** If Parts */
+            if_parts?: components["schemas"]["Piece"][];
+            /** Latex */
+            latex?: string;
+            sides?: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken?: string;
+            /** Remark */
+            remark?: string;
+            /** Mathematics */
+            mathematics?: string;
+            /** Operation */
+            operation?: string;
+            /** Struck */
+            struck?: boolean;
             /** Text */
             text: string;
             /**
@@ -1718,104 +1736,52 @@ export interface components {
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
-            /** Latex */
-            latex?: string | null;
-            sides?: components["schemas"]["Sides"] | null;
-            /** Spoken */
-            spoken?: string | null;
-            /** Proof */
-            proof?: string | null;
-            /** Law */
-            law?: string | null;
-            /** Says */
-            says?: string | null;
             /**
-             * Parts
-             * @default []
-             */
-            parts: components["schemas"]["Piece"][];
-            /**
-             * Conditions
-             * @default []
-             */
-            conditions: string[];
-            /**
-             * Conditions Parts
-             * @default []
-             */
-            conditions_parts: components["schemas"]["Piece"][];
-            /**
-             * Adds
-             * @default []
-             */
-            adds: string[];
-            /**
-             * Drops
-             * @default []
-             */
-            drops: string[];
-            /**
-             * Unmet
-             * @default []
-             */
-            unmet: string[];
-            /**
-             * Unmet At
-             * @default []
-             */
-            unmet_at: string[];
-            /** Note */
-            note?: string | null;
-            /** Tested */
-            tested?: string | null;
-            /** Counter */
-            counter?: string | null;
-            /**
-             * Counter Parts
-             * @default []
-             */
-            counter_parts: components["schemas"]["Piece"][];
-            /**
-             * Role
-             * @default chain
+             * Proof
              * @enum {string}
              */
-            role: "chain" | "check" | "side" | "operation" | "remark";
+            proof?: "exact" | "refuted" | "tested";
             /**
-             * Back
-             * @default false
+             * Role
+             * @enum {string}
              */
-            back: boolean;
-            /** Remark */
-            remark?: string | null;
-            /** Operation */
-            operation?: string | null;
-            /**
-             * Struck
-             * @default false
-             */
-            struck: boolean;
-            /**
-             * Feature
-             * @default false
-             */
-            feature: boolean;
-            /**
-             * Copied
-             * @default []
-             */
-            copied: string[];
-            /**
-             * Changed
-             * @default []
-             */
-            changed: string[];
+            role?: "chain" | "check" | "side" | "operation" | "remark";
+            /** Law */
+            law?: string;
+            /** Says */
+            says?: string;
+            /** Parts */
+            parts?: components["schemas"]["Piece"][];
+            /** Adds */
+            adds?: string[];
+            /** Drops */
+            drops?: string[];
+            /** Unmet */
+            unmet?: string[];
+            /** Unmet At */
+            unmet_at?: string[];
+            /** Note */
+            note?: string;
+            /** Tested */
+            tested?: string;
+            /** Counter */
+            counter?: string;
+            /** Counter Parts */
+            counter_parts?: components["schemas"]["Piece"][];
+            /** Back */
+            back?: boolean;
+            /** Feature */
+            feature?: boolean;
+            /** Copied */
+            copied?: string[];
+            /** Changed */
+            changed?: string[];
             /** Doubt */
-            doubt?: string | null;
+            doubt?: string;
             /** Doubt Name */
-            doubt_name?: string | null;
+            doubt_name?: string;
             error?: components["schemas"]["NamedError"] | null;
-            failure?: components["schemas"]["Unreadable"] | null;
+            failure?: components["schemas"]["Refusal"];
         };
         /**
          * FollowThrough
@@ -1857,20 +1823,14 @@ export interface components {
             /** Instead */
             instead: string | null;
             /** Instead Latex */
-            instead_latex?: string | null;
+            instead_latex: string | null;
             /** Counter */
             counter: string | null;
-            /**
-             * Counter Parts
-             * @default []
-             */
+            /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
             /** Also */
             also: string[];
-            /**
-             * Also Names
-             * @default []
-             */
+            /** Also Names */
             also_names: string[];
         };
         /**
@@ -1879,30 +1839,30 @@ export interface components {
          */
         Piece: {
             /** Text */
-            text?: string | null;
-            math?: components["schemas"]["Mathematics"] | null;
+            text?: string;
+            math?: components["schemas"]["Mathematics"];
         };
         /**
-         * SideLine
-         * @description One line of arithmetic in a check.
+         * Refusal
+         * @description Why something is not done, in a teacher's words; ``at``: the place in the text, from 0.
          */
-        SideLine: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-        };
-        /**
-         * Unreadable
-         * @description Why a line could not be read, and where.
-         */
-        Unreadable: {
+        Refusal: {
             /** Code */
             code: string;
             /** Message */
             message: string;
             /** At */
             at: number | null;
+        };
+        /**
+         * Typeset
+         * @description A line as text and in LaTeX.
+         */
+        Typeset: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
         };
         /**
          * ProblemIn
@@ -1957,6 +1917,34 @@ export interface components {
             done: string;
         };
         /**
+         * Curve
+         * @description Branches as points, ready to plot.
+         */
+        Curve: {
+            window: components["schemas"]["Window"];
+            /** Branches */
+            branches: number[][][];
+            marks: components["schemas"]["CurveMarks"];
+        };
+        /**
+         * CurveMarks
+         * @description What a plot marks, rounded.
+         */
+        CurveMarks: {
+            /** Vertical */
+            vertical: number[];
+            /** Horizontal */
+            horizontal: number | null;
+            /** Oblique */
+            oblique: number[] | null;
+            /** Zeros */
+            zeros: number[];
+            /** At Zero */
+            at_zero: number | null;
+            /** Holes */
+            holes: number[][];
+        };
+        /**
          * Difficulty
          * @description How hard a problem is to work, with reasons.
          */
@@ -1967,17 +1955,55 @@ export interface components {
             reasons: string[];
         };
         /**
+         * End
+         * @description Where a function goes at both ends: a number, ``infinity`` or ``-infinity``.
+         */
+        End: {
+            /** Left */
+            left: string;
+            /** Right */
+            right: string;
+        };
+        /**
+         * Features
+         * @description The features of a rational function, exact.
+         */
+        Features: {
+            /** Domain Excluded */
+            domain_excluded: string[];
+            /** Holes */
+            holes: string[][];
+            /** Vertical */
+            vertical: string[];
+            /** Horizontal */
+            horizontal: string | null;
+            /** Oblique */
+            oblique: string | null;
+            /** X Intercepts */
+            x_intercepts: string[];
+            /** Y Intercept */
+            y_intercept: string | null;
+            end: components["schemas"]["End"];
+            /** Range Excluded */
+            range_excluded: string[];
+            /** Points */
+            points: string[][];
+            shift: components["schemas"]["Shift"] | null;
+            /** Stretches */
+            stretches: components["schemas"]["Stretch"][];
+        };
+        /**
          * Reading
          * @description How a line is read: plain notation, LaTeX, spoken English.
          */
         Reading: {
-            /** Text */
-            text: string;
             /** Latex */
             latex: string;
             sides: components["schemas"]["Sides"];
             /** Spoken */
             spoken: string;
+            /** Text */
+            text: string;
         };
         /**
          * Rejected
@@ -1990,6 +2016,18 @@ export interface components {
             why: string;
         };
         /**
+         * Shift
+         * @description a, h and k of a/(x − h) + k.
+         */
+        Shift: {
+            /** A */
+            a: string;
+            /** H */
+            h: string;
+            /** K */
+            k: string;
+        };
+        /**
          * Side
          * @description What lies on one side of the balance: how many unknowns, which number.
          */
@@ -2000,10 +2038,43 @@ export interface components {
             number: string;
         };
         /**
+         * Stretch
+         * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
+         */
+        Stretch: {
+            /** From */
+            from: string | null;
+            /** To */
+            to: string | null;
+            /** Sign */
+            sign: string;
+            /** Point */
+            point: string[];
+        };
+        /**
+         * Window
+         * @description The part of the plane that is shown: from and to.
+         */
+        Window: {
+            /** X */
+            x: number[];
+            /** Y */
+            y: number[];
+        };
+        /**
          * Worked
          * @description A problem worked by a method.
+         *
+         *     ``answers`` of an equation; ``says``: why it was finished already; ``multiplied_back``: the factors
+         *     of the answer multiplied out; the features and the curve of a function that is studied, and which
+         *     line (from 1) found which feature.
          */
         Worked: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
             reads: components["schemas"]["Reading"];
             /** Method */
             method: string;
@@ -2013,24 +2084,28 @@ export interface components {
             lines: components["schemas"]["WorkedLine"][];
             /** Answer */
             answer: string;
-            /**
-             * Answers
-             * @default []
-             */
-            answers: string[];
+            /** Answers */
+            answers?: string[];
             /** Outcome */
             outcome: string | null;
+            /** Says */
+            says?: string;
             /** Excluded */
             excluded: string[];
             /** Rejected */
             rejected: components["schemas"]["Rejected"][];
             /** Checks */
             checks: components["schemas"]["CandidateCheck"][];
-            /**
-             * Balance
-             * @default []
-             */
-            balance: components["schemas"]["Balance"][];
+            /** Balance */
+            balance?: components["schemas"]["Balance"][];
+            /** Multiplied Back */
+            multiplied_back?: string[];
+            features?: components["schemas"]["Features"];
+            /** Found By */
+            found_by?: {
+                [key: string]: number;
+            };
+            curve?: components["schemas"]["Curve"];
             difficulty: components["schemas"]["Difficulty"];
         };
         /**
@@ -2038,32 +2113,26 @@ export interface components {
          * @description A line that a method wrote.
          */
         WorkedLine: {
-            /** Text */
-            text: string;
+            /** If */
+            if?: string[];
             /** Latex */
             latex: string;
             sides: components["schemas"]["Sides"];
             /** Spoken */
             spoken: string;
-            /** Law */
-            law: string;
+            /** Text */
+            text: string;
             /** Says */
             says: string;
-            /**
-             * Parts
-             * @default []
-             */
+            /** Parts */
             parts: components["schemas"]["Piece"][];
+            /** Law */
+            law: string;
             /**
              * Verdict
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
-            /**
-             * Conditions
-             * @default []
-             */
-            conditions: string[];
         };
         /**
          * Inspected
@@ -2083,10 +2152,7 @@ export interface components {
             excluded: string[];
             /** Methods */
             methods: components["schemas"]["MethodOffered"][];
-            /**
-             * Traps
-             * @default []
-             */
+            /** Traps */
             traps: string[];
             /** Finished Means */
             finished_means: string[];
@@ -2112,10 +2178,7 @@ export interface components {
             code: string;
             /** Says */
             says: string;
-            /**
-             * Parts
-             * @default []
-             */
+            /** Parts */
             parts: components["schemas"]["Piece"][];
             /** Where */
             where: string | null;
@@ -2129,26 +2192,23 @@ export interface components {
             done: boolean;
             /** Says */
             says: string;
-            /**
-             * Parts
-             * @default []
-             */
-            parts: components["schemas"]["Piece"][];
+            /** Parts */
+            parts?: components["schemas"]["Piece"][];
             /** Method */
-            method?: string | null;
+            method?: string;
             /** Notice */
-            notice?: string | null;
+            notice?: string;
             /** Law */
-            law?: string | null;
+            law?: string;
             /** Law Name */
-            law_name?: string | null;
+            law_name?: string;
             /** Text */
-            text?: string | null;
+            text?: string;
             /** Latex */
-            latex?: string | null;
-            sides?: components["schemas"]["Sides"] | null;
+            latex?: string;
+            sides?: components["schemas"]["Sides"];
             /** Spoken */
-            spoken?: string | null;
+            spoken?: string;
         };
         /**
          * Compared
@@ -2170,6 +2230,25 @@ export interface components {
             fewer_fractions: string | null;
         };
         /**
+         * LawLine
+         * @description A lawful line with its reason.
+         */
+        LawLine: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /** Says */
+            says: string;
+            /** Parts */
+            parts: components["schemas"]["Piece"][];
+            /** Law */
+            law: string;
+        };
+        /**
          * Path
          * @description One method's path, with the largest number on it and how many lines hold fractions.
          */
@@ -2183,29 +2262,7 @@ export interface components {
             /** With Fractions */
             with_fractions: number;
             /** Lines */
-            lines: components["schemas"]["PathLine"][];
-        };
-        /**
-         * PathLine
-         * @description A line of one of two paths.
-         */
-        PathLine: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Law */
-            law: string;
-            /** Says */
-            says: string;
-            /**
-             * Parts
-             * @default []
-             */
-            parts: components["schemas"]["Piece"][];
+            lines: components["schemas"]["LawLine"][];
         };
         /**
          * CompareIn
@@ -2253,98 +2310,6 @@ export interface components {
             ];
         };
         /**
-         * Curve
-         * @description Branches as points, ready to plot.
-         */
-        Curve: {
-            window: components["schemas"]["Window"];
-            /** Branches */
-            branches: number[][][];
-            marks: components["schemas"]["CurveMarks"];
-        };
-        /**
-         * CurveMarks
-         * @description What a plot marks, rounded.
-         */
-        CurveMarks: {
-            /** Vertical */
-            vertical: number[];
-            /** Horizontal */
-            horizontal: number | null;
-            /** Oblique */
-            oblique: number[] | null;
-            /** Zeros */
-            zeros: number[];
-            /** At Zero */
-            at_zero: number | null;
-            /** Holes */
-            holes: number[][];
-        };
-        /**
-         * End
-         * @description Where a function goes at both ends: a number, ``infinity`` or ``-infinity``.
-         */
-        End: {
-            /** Left */
-            left: string;
-            /** Right */
-            right: string;
-        };
-        /**
-         * Features
-         * @description The features of a rational function, exact.
-         */
-        Features: {
-            /** Domain Excluded */
-            domain_excluded: string[];
-            /** Holes */
-            holes: string[][];
-            /** Vertical */
-            vertical: string[];
-            /** Horizontal */
-            horizontal: string | null;
-            /** Oblique */
-            oblique: string | null;
-            /** X Intercepts */
-            x_intercepts: string[];
-            /** Y Intercept */
-            y_intercept: string | null;
-            end: components["schemas"]["End"];
-            /** Range Excluded */
-            range_excluded: string[];
-            /** Points */
-            points: string[][];
-            shift: components["schemas"]["Shift"] | null;
-            /** Stretches */
-            stretches: components["schemas"]["Stretch"][];
-        };
-        /**
-         * Shift
-         * @description a, h and k of a/(x − h) + k.
-         */
-        Shift: {
-            /** A */
-            a: string;
-            /** H */
-            h: string;
-            /** K */
-            k: string;
-        };
-        /**
-         * Stretch
-         * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
-         */
-        Stretch: {
-            /** Start */
-            start: string | null;
-            /** End */
-            end: string | null;
-            /** Sign */
-            sign: string;
-            /** Point */
-            point: string[];
-        };
-        /**
          * Studied
          * @description A function studied; ``found_by``: which line (from 1) found which feature.
          */
@@ -2360,50 +2325,36 @@ export interface components {
             curve: components["schemas"]["Curve"];
         };
         /**
-         * Window
-         * @description The part of the plane that is shown: from and to.
-         */
-        Window: {
-            /** X */
-            x: number[];
-            /** Y */
-            y: number[];
-        };
-        /**
          * Fork
          * @description A wrong line after line ``after`` (0: the given), and the answer in which it ends.
+         *
+         *     ``hidden``: it ends in the right answer; the exercise cannot tell this error from the law.
          */
         Fork: {
-            /** After */
-            after: number;
             /** Error */
             error: string;
             /** Name */
             name: string;
+            /** After */
+            after: number;
+            /** Wrong */
+            wrong: string;
+            /** Ends In */
+            ends_in: string | null;
             /** Says */
             says: string;
             /** Because */
             because: string;
             /** Counter */
             counter: string | null;
-            /**
-             * Counter Parts
-             * @default []
-             */
+            /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
-            /** Wrong */
-            wrong: string;
             /** Wrong Latex */
             wrong_latex: string;
-            /** Ends In */
-            ends_in: string | null;
             /** Ends In Latex */
             ends_in_latex: string | null;
-            /**
-             * Hidden
-             * @default false
-             */
-            hidden: boolean;
+            /** Hidden */
+            hidden?: boolean;
         };
         /**
          * Forks
@@ -2414,34 +2365,12 @@ export interface components {
             forks: components["schemas"]["Fork"][];
         };
         /**
-         * ForkLine
-         * @description One lawful line of a wrong path.
-         */
-        ForkLine: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Law */
-            law: string;
-            /** Says */
-            says: string;
-            /**
-             * Parts
-             * @default []
-             */
-            parts: components["schemas"]["Piece"][];
-        };
-        /**
          * ForkPath
          * @description The lines after the wrong one; None when no method goes on from there.
          */
         ForkPath: {
             /** Path */
-            path: components["schemas"]["ForkLine"][] | null;
+            path: components["schemas"]["LawLine"][] | null;
         };
         /**
          * ForkIn
@@ -2490,25 +2419,25 @@ export interface components {
          * @description One answer to choose; a wrong one with the error that ends in it.
          */
         Choice: {
-            /** Text */
-            text: string;
             /** Latex */
             latex: string;
             sides: components["schemas"]["Sides"];
             /** Spoken */
             spoken: string;
+            /** Text */
+            text: string;
             /** Right */
             right: boolean;
             /** Error */
-            error?: string | null;
+            error?: string;
             /** Name */
-            name?: string | null;
+            name?: string;
             /** Because */
-            because?: string | null;
+            because?: string;
             /** Wrong */
-            wrong?: string | null;
+            wrong?: string;
             /** After */
-            after?: number | null;
+            after?: number;
         };
         /**
          * Choices
@@ -2539,10 +2468,7 @@ export interface components {
             because: string;
             /** Counter */
             counter: string | null;
-            /**
-             * Counter Parts
-             * @default []
-             */
+            /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
             /** Instead */
             instead: string | null;
@@ -2626,8 +2552,23 @@ export interface components {
         /**
          * ToldLine
          * @description A line as it is told; ``lit``: the sides with what is new in ``\htmlClass{lit}{…}``.
+         *
+         *     ``say``: its sentence; ``ask``: what to ask before it; ``why``: why its law holds, in one line.
          */
         ToldLine: {
+            /** Latex */
+            latex?: string;
+            sides?: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken?: string;
+            /** Remark */
+            remark?: string;
+            /** Mathematics */
+            mathematics?: string;
+            /** Operation */
+            operation?: string;
+            /** Struck */
+            struck?: boolean;
             /** Text */
             text: string;
             /**
@@ -2635,25 +2576,19 @@ export interface components {
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
-            /** Latex */
-            latex?: string | null;
-            sides?: components["schemas"]["Sides"] | null;
-            lit?: components["schemas"]["Sides"] | null;
-            /** Spoken */
-            spoken?: string | null;
+            lit?: components["schemas"]["Sides"];
+            /**
+             * Role
+             * @enum {string}
+             */
+            role?: "chain" | "check" | "side" | "operation" | "remark";
             /** Say */
             say: string;
-            /**
-             * Parts
-             * @default []
-             */
+            /** Parts */
             parts: components["schemas"]["Piece"][];
             /** Ask */
             ask: string;
-            /**
-             * Why
-             * @default
-             */
+            /** Why */
             why: string;
             /** Watch */
             watch: components["schemas"]["Watch"][];
@@ -2671,10 +2606,7 @@ export interface components {
             wrong_latex: string;
             /** Counter */
             counter: string | null;
-            /**
-             * Counter Parts
-             * @default []
-             */
+            /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
         };
         /**
@@ -2754,41 +2686,50 @@ export interface components {
             says: string;
         };
         /**
-         * Becomes
-         * @description What the error makes of a line, with the kernel's verdict.
+         * Become
+         * @description What an own error makes of a line, with the kernel's verdict.
          */
-        Becomes: {
-            /** Text */
-            text: string;
+        Become: {
             /** Latex */
             latex: string;
-            /** Verdict */
-            verdict: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
         };
         /**
          * Examined
-         * @description Whether it is an error, a law, or undecided; with the numbers that refute it.
+         * @description Whether an own error is one, and what it makes of examples.
          */
         Examined: {
-            /** Kind */
-            kind: string;
+            /**
+             * Is
+             * @enum {string}
+             */
+            is: "error" | "law" | "undecided";
             /** Says */
             says: string;
             /** Counter */
             counter: string | null;
             /** Examples */
-            examples: components["schemas"]["Tried"][];
+            examples: components["schemas"]["TriedLine"][];
         };
         /**
-         * Tried
-         * @description One line that the error was tried on.
+         * TriedLine
+         * @description A line on which an own error is tried.
          */
-        Tried: {
+        TriedLine: {
             /** Line */
             line: string;
             /** Becomes */
-            becomes: components["schemas"]["Becomes"][];
-            failure?: components["schemas"]["FailureRecord"] | null;
+            becomes: components["schemas"]["Become"][];
+            failure?: components["schemas"]["Refusal"];
         };
         /**
          * ExamineIn
@@ -2890,62 +2831,38 @@ export interface components {
         };
         /**
          * Facts
-         * @description What the core knows of an item; ``same`` and ``structure`` are equal for repeated exercises.
+         * @description What a set shows of a problem; only ``refused``, a sentence, where it cannot be read.
+         *
+         *     ``same`` and ``structure`` are equal for repeated exercises.
          */
         Facts: {
-            reads?: components["schemas"]["Reading"] | null;
-            /**
-             * Kind
-             * @default
-             */
-            kind: string;
-            /**
-             * Answer
-             * @default
-             */
-            answer: string;
-            /**
-             * Answer Latex
-             * @default
-             */
-            answer_latex: string;
+            reads?: components["schemas"]["Reading"];
+            /** Kind */
+            kind?: string;
+            /** Answer */
+            answer?: string;
+            /** Answer Latex */
+            answer_latex?: string;
+            /** Answers */
+            answers?: string[];
+            /** Outcome */
+            outcome?: string | null;
             /** Method */
             method?: string | null;
-            /**
-             * Lines
-             * @default 0
-             */
-            lines: number;
-            /**
-             * Skills
-             * @default []
-             */
-            skills: string[];
+            /** Lines */
+            lines?: number;
+            /** Skills */
+            skills?: string[];
             difficulty?: components["schemas"]["Difficulty"] | null;
-            /**
-             * Reveals
-             * @default []
-             */
-            reveals: components["schemas"]["Screening"][];
-            /**
-             * Hides
-             * @default []
-             */
-            hides: components["schemas"]["Screening"][];
-            /**
-             * Same
-             * @default
-             */
-            same: string;
-            /**
-             * Structure
-             * @default
-             */
-            structure: string;
-            /**
-             * Refused
-             * @default
-             */
+            /** Reveals */
+            reveals?: components["schemas"]["Screening"][];
+            /** Hides */
+            hides?: components["schemas"]["Screening"][];
+            /** Same */
+            same?: string;
+            /** Structure */
+            structure?: string;
+            /** Refused */
             refused: string;
         };
         /**
@@ -3391,17 +3308,14 @@ export interface components {
             /** Latex */
             latex: string | null;
             /** Verdict */
-            verdict: string;
+            verdict: ("ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable") | "unread";
             /**
              * Role
-             * @default chain
+             * @enum {string}
              */
-            role: string;
-            /**
-             * Remark
-             * @default
-             */
-            remark: string;
+            role?: "chain" | "check" | "side" | "operation" | "remark";
+            /** Remark */
+            remark?: string;
         };
         /**
          * Option
@@ -3415,14 +3329,17 @@ export interface components {
             /** Right */
             right: boolean | null;
             /** Name */
-            name?: string | null;
+            name?: string;
             /** Error */
-            error?: string | null;
-            failure?: components["schemas"]["FailureRecord"] | null;
+            error?: string;
+            failure?: components["schemas"]["Refusal"];
         };
         /**
          * ProofItem
          * @description What is known of one item of a key.
+         *
+         *     ``line``: the first line that fails, from 1; ``reading``: a sentence, where the item could have been
+         *     meant otherwise; ``correction``: the texts that should stand instead.
          */
         ProofItem: {
             /** Number */
@@ -3430,81 +3347,54 @@ export interface components {
             /** At */
             at: number;
             /** Task */
-            task: string | null;
+            task: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
             /** Given */
             given: string;
             /** Latex */
-            latex?: string | null;
-            /**
-             * Lines
-             * @default []
-             */
+            latex: string | null;
+            /** Lines */
             lines: components["schemas"]["KeyLine"][];
-            /**
-             * Options
-             * @default []
-             */
+            /** Options */
             options: components["schemas"]["Option"][];
-            /**
-             * Faults
-             * @default []
-             */
+            /** Faults */
             faults: string[];
-            /**
-             * Notes
-             * @default []
-             */
+            /** Notes */
             notes: string[];
-            /**
-             * Chosen
-             * @default
-             */
+            /** Reading */
+            reading: string;
+            /** Chosen */
             chosen: string;
             /** Variable */
-            variable?: string | null;
-            /**
-             * Reading
-             * @default
-             */
-            reading: string;
+            variable: string | null;
             /**
              * Status
              * @enum {string}
              */
             status: "holds" | "wrong" | "unfinished" | "undecided" | "unreadable" | "no-answer";
             /** Line */
-            line?: number | null;
+            line: number | null;
             /** Error */
-            error?: string | null;
+            error: string | null;
             /** Name */
-            name?: string | null;
+            name: string | null;
             /** Says */
-            says?: string | null;
+            says: string | null;
             /** Counter */
-            counter?: string | null;
+            counter: string | null;
             /** Instead */
-            instead?: string | null;
+            instead: string | null;
             /** Message */
-            message?: string | null;
+            message: string | null;
             /** Answer */
-            answer?: string | null;
-            /**
-             * Unmet
-             * @default []
-             */
+            answer: string | null;
+            /** Unmet */
             unmet: string[];
-            /**
-             * Missing
-             * @default []
-             */
+            /** Missing */
             missing: string[];
-            /**
-             * Extra
-             * @default []
-             */
+            /** Extra */
             extra: string[];
             /** Correction */
-            correction?: string[] | null;
+            correction: string[] | null;
             repeats?: components["schemas"]["Repeats"] | null;
         };
         /**

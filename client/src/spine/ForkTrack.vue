@@ -8,7 +8,7 @@ import { words } from '@/texts/en'
 import Stop from './Stop.vue'
 
 type Fork = components['schemas']['Fork']
-type ForkLine = components['schemas']['ForkLine']
+type ForkLine = components['schemas']['LawLine']
 
 const props = defineProps<{
   forks: Fork[]

@@ -3,7 +3,7 @@ import { aroundOf, isLeaving, marksOf } from './marks'
 import type { CheckedLine } from './types'
 
 const line = (verdict: CheckedLine['verdict'], more: Partial<CheckedLine> = {}): CheckedLine =>
-  ({ text: '', verdict, conditions: [], role: 'chain', ...more }) as CheckedLine
+  ({ text: '', verdict, if: [], role: 'chain', ...more }) as CheckedLine
 
 test('lines after an error that follow from it run parallel', () => {
   expect(marksOf([line('ok'), line('wrong'), line('ok'), line('ok')])).toEqual([
@@ -16,7 +16,7 @@ test('lines after an error that follow from it run parallel', () => {
 
 test('a condition, a doubt and a check line have marks of their own', () => {
   const lines = [
-    line('ok', { conditions: ['x != 2'] }),
+    line('ok', { if: ['x != 2'] }),
     line('ok', { doubt: 'lineq-subtracts-coefficient' }),
     line('ok', { role: 'check' }),
     line('ok', { role: 'side' }),

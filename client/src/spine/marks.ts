@@ -14,7 +14,7 @@ export function markOf(line: CheckedLine, afterError: boolean): Mark {
   if (line.back) return 'back'
   if (line.doubt) return 'doubt'
   if (afterError && !line.feature) return 'parallel'
-  return line.conditions?.length ? 'condition' : 'ok'
+  return line.if?.length ? 'condition' : 'ok'
 }
 
 /** Return the marks of a whole paper, in order. */

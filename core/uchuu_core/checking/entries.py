@@ -2,8 +2,9 @@
 
 import re
 from dataclasses import dataclass, replace
-from typing import Any
 
+from uchuu_core.answers.checked import Entered
+from uchuu_core.answers.sentences import Reading, Sides
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, Unreadable
 from uchuu_core.notation import latex, plain, shown, spoken
@@ -20,7 +21,7 @@ _ANSWER = re.compile(
     r"(?i)^\s*(?P<words>(?:(?:so|the|final|my)\s+)*(?:answer|ans|solution)\b)"
     r"\s*(?:is|:|=)*\s*(?P<value>[-−]?\s*\d[\d./]*?)\s*[.!]?\s*$"
 )
-NO_SIDES = {"left": "", "sign": "", "right": ""}
+NO_SIDES: Sides = {"left": "", "sign": "", "right": ""}
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,23 +63,24 @@ def _with_condition(told: Written) -> Written:
     return replace(told, statements=(found["line"], found["conditions"]))
 
 
-def shown_entry(entry: Entry) -> dict[str, Any]:
+def shown_entry(entry: Entry) -> Entered:
     """Return what a screen needs of a line: its mathematics cut at the sign, and its words.
 
     ``remark``: the words; ``operation``: what is done to both sides; ``struck``: crossed out.
     """
-    record: dict[str, Any] = {"latex": "", "sides": NO_SIDES, "spoken": entry.told.remark}
+    record: Entered = {"latex": "", "sides": NO_SIDES, "spoken": entry.told.remark}
     every = [*entry.lines, *entry.rejects]
     if every:
-        record = {**shown(every[0])}
+        first = shown(every[0])
+        record = {**first}
         if len(every) > 1:
             leads_on = len(entry.lines) > 1 and not is_condition(entry.lines[-1])
             joint = r"\;\Rightarrow\; " if leads_on else r",\; "
             rest = "".join(joint + latex(line) for line in every[1:])
-            sides = dict(record["sides"])
-            sides["right"] += rest
+            sides = first["sides"]
+            cut: Sides = {**sides, "right": sides["right"] + rest}
             said = " then ".join(spoken(line) for line in every)
-            record = {"latex": record["latex"] + rest, "sides": sides, "spoken": said}
+            record = {"latex": first["latex"] + rest, "sides": cut, "spoken": said}
     told = entry.told
     if every and told.remark:
         record["spoken"] = f"{record['spoken']}, {told.remark}"
@@ -100,7 +102,7 @@ def is_condition(line: Line) -> bool:
     return all(isinstance(option, Relation) and option.sign == "!=" for option in options)
 
 
-def reading_of(problem: Problem) -> dict[str, Any]:
+def reading_of(problem: Problem) -> Reading:
     """Return how the given reads as it is written, a named function with its name."""
     given = problem.read(problem.given)
     return {"text": plain(given), **shown(given)}

@@ -1,14 +1,13 @@
 """One slip carried on rightly, or lost: the answer against what the first wrong line honestly leads to."""
 
-from typing import Any
-
+from uchuu_core.answers.checked import FollowThrough
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.steps import Step, same_end, solutions_or_none
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.written import described
 
 
-def follow_through(steps: list[Step], context: Context) -> dict[str, Any] | None:
+def follow_through(steps: list[Step], context: Context) -> FollowThrough | None:
     """Return how the paper goes on after its first wrong line, None when no line is wrong.
 
     *steps*: the states of the paper, no asides. ``{"carried": true | false | null, "honest_end":

@@ -1,7 +1,6 @@
 """The error behind a wrong line, as the contract has it: its name, what to say, the right line, numbers."""
 
-from typing import Any
-
+from uchuu_core.answers.checked import NamedError
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.judgement import is_statement
@@ -88,15 +87,15 @@ def worded(
     return LineError(key, wording.name, wording.repair, instead, counter, also)
 
 
-def error_record(error: LineError, own: tuple[OwnError, ...]) -> dict[str, Any]:
+def error_record(error: LineError, own: tuple[OwnError, ...]) -> NamedError:
     """Return the contract's record of *error*."""
     return {
         "id": error.id,
         "name": error.name,
         "says": error.says,
-        "instead": error.instead and plain(error.instead),
-        "instead_latex": error.instead and latex(error.instead),
-        "counter": error.counter and error.counter.text,
+        "instead": plain(error.instead) if error.instead else None,
+        "instead_latex": latex(error.instead) if error.instead else None,
+        "counter": error.counter.text if error.counter else None,
         "counter_parts": error.counter.parts if error.counter else [],
         "also": error.also,
         "also_names": [wording_of(key, own).name for key in error.also],

@@ -7,6 +7,8 @@ from typing import Any
 
 from flint import fmpq
 
+from uchuu_core.answers.checked import CandidateCheck
+from uchuu_core.answers.sentences import Typeset
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.equality import difference, value_texts
@@ -39,14 +41,14 @@ def put_in(side: Expr, unknown: str, value: Expr) -> Expr:
     return rebuild(side, change)  # type: ignore[no-any-return]
 
 
-def candidate_checks(given: Line, unknown: str, found: frozenset[Point]) -> list[dict[str, Any]]:
+def candidate_checks(given: Line, unknown: str, found: frozenset[Point]) -> list[CandidateCheck]:
     """Return the check records of all numbers among *found*: real ones ascending, then complex."""
     numbers = [p for p in found if isinstance(p, Algebraic)]
     numbers.sort(key=lambda p: (not p.is_real, p.approximation.real, p.approximation.imag))
     return [candidate_check(given, unknown, number) for number in numbers]
 
 
-def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, Any]:
+def candidate_check(given: Line, unknown: str, value: Algebraic) -> CandidateCheck:
     """Return the contract's check record of one candidate in the given equation.
 
     Besides ``value, left, right, holds`` it has the arithmetic: ``left_lines`` and
@@ -71,13 +73,20 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> dict[str, An
     exact = [text for text in values if text and not text.startswith("about")]
     if holds and exact:
         values = [exact[0], exact[0]]
-    sides: dict[str, Any] = {"left": values[0], "right": values[1]}
-    for name, side in (("left", given.left), ("right", given.right)):
+    worked: list[list[Typeset]] = []
+    for side, result in zip((given.left, given.right), values, strict=True):
         filled = put_in(side, unknown, written)
-        result = sides[name]
         lines = [filled] if result is None else _worked_side(filled, result, rational is not None)
-        sides[f"{name}_lines"] = [{"text": plain(x), "latex": latex(x)} for x in lines]
-    return {"value": f"{unknown} = {number_text(value)}", **sides, "holds": holds, "says": says}
+        worked.append([{"text": plain(x), "latex": latex(x)} for x in lines])
+    return {
+        "value": f"{unknown} = {number_text(value)}",
+        "left": values[0],
+        "right": values[1],
+        "left_lines": worked[0],
+        "right_lines": worked[1],
+        "holds": holds,
+        "says": says,
+    }
 
 
 def _worked_side(filled: Expr, result: str, is_rational: bool) -> list[Line]:

@@ -4,9 +4,9 @@ from collections.abc import Iterator
 from fractions import Fraction
 from functools import lru_cache
 from itertools import islice, product
-from typing import Any
 
 from uchuu_core import limits
+from uchuu_core.answers.made import Become, Examined, Is, TriedLine
 from uchuu_core.checking.context import context_of
 from uchuu_core.checking.line import judged
 from uchuu_core.contract import OwnError, Problem
@@ -64,7 +64,7 @@ def _own_wording(error: OwnError) -> Wording:
     )
 
 
-def examine(own: OwnError, examples: tuple[str, ...] = ()) -> dict[str, Any]:
+def examine(own: OwnError, examples: tuple[str, ...] = ()) -> Examined:
     """Return whether *own* is an error, with proof, and what it makes of *examples*.
 
     ``{"is": "error" | "law" | "undecided", "says", "counter", "examples": [{"line", "becomes":
@@ -77,14 +77,15 @@ def examine(own: OwnError, examples: tuple[str, ...] = ()) -> dict[str, Any]:
     move = own_move(own)
     before, after = (move.rewrites[0].wanted, move.rewrites[0].template)
     record = _decided(own, before, after)
-    return record | {"examples": [_tried(move, text) for text in examples if text.strip()]}
+    record["examples"] = [_tried(move, text) for text in examples if text.strip()]
+    return record
 
 
-def _record(kind: str, says: str, counter: str | None = None) -> dict[str, Any]:
-    return {"is": kind, "says": says, "counter": counter}
+def _record(kind: Is, says: str, counter: str | None = None) -> Examined:
+    return {"is": kind, "says": says, "counter": counter, "examples": []}
 
 
-def _decided(own: OwnError, before: Line, after: Line) -> dict[str, Any]:
+def _decided(own: OwnError, before: Line, after: Line) -> Examined:
     if not isinstance(before, Relation) and not own.when:
         try:
             if agreement(before, after).verdict == "equal":  # type: ignore[arg-type]
@@ -146,13 +147,13 @@ def _counter(before: Line, after: Line, bound: dict[str, Expr]) -> str:
 
 
 @lru_cache(maxsize=256)
-def _tried(move: Move, text: str) -> dict[str, Any]:
+def _tried(move: Move, text: str) -> TriedLine:
     """Return what *move* makes of the line *text*, each with the kernel's verdict."""
     try:
         line = read(text)
         task = "solve" if isinstance(line, Relation) else "simplify"
         context = context_of(Problem(task, text), [])  # type: ignore[arg-type]
-        becomes = []
+        becomes: list[Become] = []
         with limits.within(limits.SEARCH_EFFORT):
             for step in islice(move.apply(build.without_brackets(line)), 6):
                 verdict = judged(line, step.result, context).verdict

@@ -3,9 +3,8 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
-from typing import Any
-
 from uchuu_core import limits
+from uchuu_core.answers.checked import Answer, CandidateCheck, Checked, CheckedLine
 from uchuu_core.checking.chains import misused_equals
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.diagnosis import directly_reproduced
@@ -53,7 +52,7 @@ _STOPS = {
 }
 
 
-def check(problem: Problem) -> dict[str, Any]:
+def check(problem: Problem) -> Checked:
     """Return the contract's ``check`` answer for *problem* with its lines.
 
     ``unexplained``: a long paper's further lines have verdicts only; asked again with the
@@ -66,7 +65,7 @@ def check(problem: Problem) -> dict[str, Any]:
     context = context_of(problem, lines)
     steps = judged_steps(lines, context)
     last = last_step(steps)
-    records: list[dict[str, Any]] = []
+    records: list[CheckedLine] = []
     first_wrong: int | None = None
     error: str | None = None
     turn = _Turn(problem, len(steps))
@@ -85,7 +84,7 @@ def check(problem: Problem) -> dict[str, Any]:
         explains = turn.has_come(number, before)
         if judgement.verdict in ("wrong", "loses"):
             named = named_error(step, context) if explains else None
-            record["error"] = named and error_record(named, problem.own)
+            record["error"] = error_record(named, problem.own) if named else None
             if explains and not isinstance(line, Feature) and (not named or named.id in PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
@@ -152,9 +151,9 @@ def _holds_always(line: Line, context: Context) -> bool:
     return found is not None and found.everything
 
 
-def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
+def _record(text: str, step: Step, context: Context) -> CheckedLine:
     line, judgement = step.line, step.judgement
-    record: dict[str, Any] = {
+    record: CheckedLine = {
         "text": text,
         **shown_entry(step.entry or entry_of_line(line)),
         "verdict": judgement.verdict,
@@ -163,29 +162,32 @@ def _record(text: str, step: Step, context: Context) -> dict[str, Any]:
     }
     if not context.is_equation and isinstance(line, (Relation, Chain)) and step.role == "chain":
         record["sides"] = {"left": "", "sign": "=", "right": record["latex"]}
-    for key, value in (
-        ("back", step.is_back),
-        ("if", judgement.conditions),
-        ("adds", judgement.adds),
-        ("drops", judgement.drops),
-        ("tested", judgement.tested),
-        ("feature", isinstance(line, Feature)),
-        ("note", misused_equals(line, context.unknown)),
-    ):
-        if value:
-            record[key] = value
+    if step.is_back:
+        record["back"] = True
+    if isinstance(line, Feature):
+        record["feature"] = True
+    if judgement.adds:
+        record["adds"] = judgement.adds
+    if judgement.drops:
+        record["drops"] = judgement.drops
+    if judgement.tested:
+        record["tested"] = judgement.tested
+    if note := misused_equals(line, context.unknown):
+        record["note"] = note
     if judgement.conditions:
+        record["if"] = judgement.conditions
         record["if_parts"] = listed(map(mathematics, judgement.conditions), before_last=", ").parts
     counter = counter_says(judgement.counter, line)
     if counter is not None:
-        record |= counter.record("counter", "counter_parts")
+        record["counter"], record["counter_parts"] = counter.text, counter.parts
     if judgement.says is not None:
-        law = judgement.says.law_or_none
-        record |= judgement.says.record() | ({"law": law.key} if law else {})
+        record |= judgement.says.record()
+        if judgement.says.law_or_none is not None:
+            record["law"] = judgement.says.law.key
     return record
 
 
-def _explain(record: dict[str, Any], step: Step, written: Line, context: Context) -> None:
+def _explain(record: CheckedLine, step: Step, written: Line, context: Context) -> None:
     """Add the law and the sentence of a right line, or the doubt that it is right by luck.
 
     ``written``: the line above on paper; where a letter names a part, the work's state is another.
@@ -215,7 +217,7 @@ def _explain(record: dict[str, Any], step: Step, written: Line, context: Context
 # the last line
 
 
-def _unfinished(record: dict[str, Any], step: Step, context: Context) -> str | None:
+def _unfinished(record: CheckedLine, step: Step, context: Context) -> str | None:
     """Mark a right last line that has not the form that is asked for; return the stop's id."""
     line, judgement = step.line, step.judgement
     if judgement.is_aside or judgement.verdict != "ok":
@@ -263,11 +265,11 @@ def _excluded_but_kept(line: Line, original: SolutionSet) -> list[str]:
     return sorted(condition(factor).replace(" != ", " = ") for factor in original.excluded)
 
 
-def _answer(line: Line | None, last: Judgement | None, context: Context) -> dict[str, Any]:
+def _answer(line: Line | None, last: Judgement | None, context: Context) -> Answer:
     """Return the contract's ``answer``: the last line against the given alone."""
     task = context.problem.task
     unmet = _unmet_parts(line, context) if line is not None else []
-    record: dict[str, Any] = {"right": False, "finished": not unmet, "missing": [], "extra": []}
+    record: Answer = {"right": False, "finished": not unmet, "missing": [], "extra": []}
     if line is None:
         return record | {"finished": False}
     if context.problem.task == "domain":
@@ -293,7 +295,7 @@ def _rejected(steps: list[Step | Failure]) -> frozenset[Algebraic]:
 
 def _checks(
     line: Line | None, rejected: frozenset[Algebraic], context: Context
-) -> list[dict[str, Any]]:
+) -> list[CandidateCheck]:
     """Return each candidate of a solved last line, those rejected on the way, and the solutions
     that it does not have (``missing``), put into the given.
     """

@@ -5,6 +5,8 @@ from contextlib import suppress
 from dataclasses import dataclass, replace
 from typing import Any
 
+from uchuu_core.answers.forked import Fork as ForkRecord
+from uchuu_core.answers.forked import Forks
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
 from uchuu_core.checking.entries import readable_lines
@@ -65,7 +67,7 @@ class Example:
     laws: list[frozenset[Law]]
 
 
-def forks(problem: Problem) -> dict[str, Any]:
+def forks(problem: Problem) -> Forks:
     """Return the contract's ``forks`` answer, most common first.
 
     The example is *problem*'s own lines as far as they hold, or the worked lines where it has none.
@@ -272,20 +274,22 @@ def _stopped(example: Example) -> Iterator[Fork]:
         yield Fork(number, error.key, line, line, None, hidden=False)
 
 
-def as_record(fork: Fork, problem: Problem) -> dict[str, Any]:
+def as_record(fork: Fork, problem: Problem) -> ForkRecord:
     """Return *fork* as the contract has it, with what a screen needs."""
     wording = wording_of(fork.error, problem.own)
-    record = {
+    record: ForkRecord = {
         "after": fork.after,
         "error": fork.error,
         "name": wording.name,
         "says": wording.repair,
         "because": wording.why,
-        "counter": fork.counter and fork.counter.text,
+        "counter": fork.counter.text if fork.counter else None,
         "counter_parts": fork.counter.parts if fork.counter else [],
         "wrong": plain(fork.wrong),
         "wrong_latex": shown(fork.wrong)["latex"],
         "ends_in": None if fork.end is None else plain(fork.end),
         "ends_in_latex": None if fork.end is None else shown(fork.end)["latex"],
     }
-    return record | {"hidden": True} if fork.hidden else record
+    if fork.hidden:
+        record["hidden"] = True
+    return record

@@ -1,8 +1,9 @@
 """What forks are good for: choices, a planted mistake, and what an exercise reveals or hides."""
 
 from random import Random
-from typing import Any
 
+from uchuu_core.answers.forked import Choice, Choices, Mistake, Screened, Screening
+from uchuu_core.answers.sentences import LawLine
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
@@ -26,7 +27,7 @@ from uchuu_core.tree.shape import unordered
 MOST_CHOICES = 8
 
 
-def choices(problem: Problem, count: int = 4) -> dict[str, Any]:
+def choices(problem: Problem, count: int = 4) -> Choices:
     """Return a multiple-choice question: the right answer among answers in which errors end.
 
     ``{"choices": [{"text","latex","spoken","right","error"?,"name"?,"because"?}], "asked": count}``:
@@ -74,12 +75,14 @@ def _one_feature(worked: list[Line], found: list[Fork]) -> tuple[Line, list[Fork
     return right, same
 
 
-def _choice(line: Line, fork: Fork | None, problem: Problem) -> dict[str, Any]:
-    record = {"text": plain(line), **shown(line), "right": fork is None}
-    if fork is None:
-        return record
-    told = as_record(fork, problem)
-    return record | {key: told[key] for key in ("error", "name", "because", "wrong", "after")}
+def _choice(line: Line, fork: Fork | None, problem: Problem) -> Choice:
+    record: Choice = {"text": plain(line), **shown(line), "right": fork is None}
+    if fork is not None:
+        told = as_record(fork, problem)
+        record["error"], record["name"] = told["error"], told["name"]
+        record["because"], record["wrong"] = told["because"], told["wrong"]
+        record["after"] = told["after"]
+    return record
 
 
 def _differ(one: Line, other: Line, context: Context) -> bool:
@@ -91,7 +94,7 @@ def _differ(one: Line, other: Line, context: Context) -> bool:
     return same_end(one, other, context) is False
 
 
-def find_the_mistake(problem: Problem, error: str | None = None) -> dict[str, Any]:
+def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
     """Return the problem worked with exactly one planted error, carried on by laws to its end.
 
     ``{"lines": [{"text","latex","spoken"}], "mistake_at": n (1-based), "error", "name", "because",
@@ -126,10 +129,12 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> dict[str, An
                 "instead": plain(example.lines[fork.after + 1])
                 if fork.after + 1 < len(example.lines)
                 else None,
-                **{
-                    key: told[key]
-                    for key in ("error", "name", "says", "because", "counter", "counter_parts")
-                },
+                "error": told["error"],
+                "name": told["name"],
+                "says": told["says"],
+                "because": told["because"],
+                "counter": told["counter"],
+                "counter_parts": told["counter_parts"],
             }
     what = f"“{wording_of(error, problem.own).name}” cannot" if error else "No common error can"
     raise OutOfScope(f"{what} be planted in this example.")
@@ -157,7 +162,7 @@ def _has_one_mistake(lines: list[Line], fork: Fork, example: Example) -> bool:
     return wrong == [fork.after + 1] and bool(record["error"] == fork.error)
 
 
-def screen(problem: Problem) -> dict[str, Any]:
+def screen(problem: Problem) -> Screened:
     """Return which errors the exercise would reveal and which it would hide.
 
     ``{"reveals": [{"error","name","after","wrong","ends_in"}], "hides": [...]}``, most common first.
@@ -168,11 +173,17 @@ def screen(problem: Problem) -> dict[str, Any]:
     """
     found = forks_of(read_example(problem))
     revealed = {fork.error for fork in found if not fork.hidden}
-    reveals: dict[str, dict[str, Any]] = {}
-    hides: dict[str, dict[str, Any]] = {}
+    reveals: dict[str, Screening] = {}
+    hides: dict[str, Screening] = {}
     for fork in found:
         told = as_record(fork, problem)
-        kept = {key: told[key] for key in ("error", "name", "after", "wrong", "ends_in")}
+        kept: Screening = {
+            "error": told["error"],
+            "name": told["name"],
+            "after": told["after"],
+            "wrong": told["wrong"],
+            "ends_in": told["ends_in"],
+        }
         if not fork.hidden:
             reveals.setdefault(fork.error, kept)
         elif fork.error not in revealed:
@@ -180,7 +191,7 @@ def screen(problem: Problem) -> dict[str, Any]:
     return {"reveals": list(reveals.values()), "hides": list(hides.values())}
 
 
-def fork_path(problem: Problem, wrong: Line) -> list[dict[str, Any]] | None:
+def fork_path(problem: Problem, wrong: Line) -> list[LawLine] | None:
     """Return the lawful lines after *wrong*, each with its law; None when no method goes on.
 
     Raises:

@@ -3,6 +3,7 @@
 import hashlib
 from typing import Any
 
+from uchuu_core.answers.made import Facts
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.forking.uses import screen
@@ -12,7 +13,7 @@ from uchuu_core.tree.shape import structure, unnamed, unnamed_outline
 from uchuu_core.working.problem import work
 
 
-def facts(problem: Problem) -> dict[str, Any]:
+def facts(problem: Problem) -> Facts:
     """Return what a set shows of one problem; never refuses for what cannot be worked.
 
     ``{"reads", "kind", "answer", "answer_latex", "answers", "outcome", "method", "lines": n, "skills": [law…],
@@ -25,7 +26,7 @@ def facts(problem: Problem) -> dict[str, Any]:
     """
     given = problem.read(problem.given)
     seen = inspect(problem)
-    found: dict[str, Any] = {
+    found: Facts = {
         "reads": seen["reads"],
         "kind": seen["kind"],
         "answer": "",
@@ -45,8 +46,10 @@ def facts(problem: Problem) -> dict[str, Any]:
     try:
         worked = work(problem)
     except Failure as failure:
-        return found | {"refused": failure.message}
-    found |= {name: worked[name] for name in ("answer", "outcome", "method", "difficulty")}
+        found["refused"] = failure.message
+        return found
+    found["answer"], found["outcome"] = worked["answer"], worked["outcome"]
+    found["method"], found["difficulty"] = worked["method"], worked["difficulty"]
     found["answer_latex"] = latex(read(worked["answer"]))
     found["answers"] = worked.get("answers", [])
     found["lines"] = len(worked["lines"])
@@ -54,7 +57,8 @@ def facts(problem: Problem) -> dict[str, Any]:
     found["skills"] = list(dict.fromkeys(laws))
     found["structure"] = _key(problem, (unnamed_outline(given), laws))
     try:
-        found |= screen(problem)
+        screened = screen(problem)
+        found["reveals"], found["hides"] = screened["reveals"], screened["hides"]
     except Failure as failure:
         found["refused"] = failure.message
     return found

@@ -3,6 +3,7 @@
 from math import lcm
 from typing import Any
 
+from uchuu_core.answers.sentences import Ambiguity, ReadingValue
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
@@ -19,7 +20,7 @@ _TIGHTER = "An unwritten multiplication stands behind a division: it is read fir
 _POWER = "A minus stands before a power: the power belongs to the number only."
 
 
-def ambiguities(problem: Problem) -> list[dict[str, Any]]:
+def ambiguities(problem: Problem) -> list[Ambiguity]:
     """Return what in the given others may read differently; the reading taken stands first.
 
     ``{"says", "readings": [{"text", "latex", "value"}]}``.
@@ -30,7 +31,7 @@ def ambiguities(problem: Problem) -> list[dict[str, Any]]:
     text, rule, decimal = problem.given, problem.house.juxtaposition, problem.house.decimal
     other: Juxtaposition = "tighter" if rule == "equal" else "equal"
     here = problem.read(text)
-    found = []
+    found: list[Ambiguity] = []
     there = _reading(text, other, decimal)
     if there is not None and here != there:
         says = _EQUAL if rule == "equal" else _TIGHTER
@@ -83,5 +84,5 @@ def _value(line: Line) -> str | None:
     return plain(top if bottom == build.ONE else Quotient(top, bottom))
 
 
-def _shown(line: Line) -> dict[str, Any]:
+def _shown(line: Line) -> ReadingValue:
     return {"text": plain(line), "latex": latex(line), "value": _value(line)}

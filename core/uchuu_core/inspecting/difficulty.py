@@ -1,8 +1,8 @@
 """How hard a problem is to work, as a score with its reasons; grows with each of them."""
 
 from dataclasses import dataclass
-from typing import Any
 
+from uchuu_core.answers.worked import Difficulty
 from uchuu_core.methods.method import Moment
 from uchuu_core.tree.nodes import (
     Bracket,
@@ -36,7 +36,7 @@ _CHOICES = Weight("decision", 0.4)
 _FALLS = Weight("trap", 0.4)
 
 
-def difficulty(given: Line, moments: list[Moment]) -> dict[str, Any]:
+def difficulty(given: Line, moments: list[Moment]) -> Difficulty:
     """Return ``score`` (one decimal, from 0 up) and ``reasons`` (what counted, as sentences).
 
     Args:

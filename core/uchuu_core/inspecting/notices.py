@@ -1,8 +1,8 @@
 """What a practitioner notices before the first move."""
 
 from collections import Counter
-from typing import Any
 
+from uchuu_core.answers.worked import Notice
 from uchuu_core.checking.context import Context
 from uchuu_core.inspecting.shapes import shapes_of
 from uchuu_core.kernel.rational_functions import ring
@@ -24,10 +24,10 @@ from uchuu_core.tree.nodes import Expr, Line, Number, Product, Relation, Signed,
 from uchuu_core.tree.paths import letters, walk
 
 
-def notices(context: Context) -> list[dict[str, Any]]:
+def notices(context: Context) -> list[Notice]:
     """Return notices as ``code``, ``says``, ``parts`` and ``where`` (a part in plain notation, or None)."""
     given = without_brackets(context.given)
-    found: list[dict[str, Any]] = []
+    found: list[Notice] = []
     if isinstance(given, Relation):
         _about_equation(given, context, found)
     repeated = _repeated_bracket(given)
@@ -42,11 +42,11 @@ def notices(context: Context) -> list[dict[str, Any]]:
     return found
 
 
-def _notice(code: str, says: Says, where: str | None = None) -> dict[str, Any]:
+def _notice(code: str, says: Says, where: str | None = None) -> Notice:
     return {"code": code, **says.record(), "where": where}
 
 
-def _about_equation(given: Relation, context: Context, found: list[dict[str, Any]]) -> None:
+def _about_equation(given: Relation, context: Context, found: list[Notice]) -> None:
     unknown, letter = context.unknown, Symbol(context.unknown)
     on_sides = [
         any(getattr(p, "name", "") == unknown for _, p in walk(s))

@@ -1,9 +1,9 @@
 """The ``inspect`` operation of the contract, for what is built so far."""
 
 from contextlib import suppress
-from typing import Any
 
 from uchuu_core import limits
+from uchuu_core.answers.worked import Inspected
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.entries import reading_of
 from uchuu_core.contract import Problem
@@ -30,7 +30,7 @@ _FINISHED = {
 }
 
 
-def inspect(problem: Problem) -> dict[str, Any]:
+def inspect(problem: Problem) -> Inspected:
     """Return the contract's ``inspect`` answer, with how the given reads.
 
     Raises:

@@ -9,8 +9,9 @@ from contextlib import suppress
 from dataclasses import dataclass, field
 from fractions import Fraction
 from functools import cached_property
-from typing import TYPE_CHECKING, Any, Union
+from typing import TYPE_CHECKING, Union
 
+from uchuu_core.answers.sentences import Mathematics, Piece, Saying
 from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, plain, read, readable, spoken
 from uchuu_core.tree import build
@@ -39,7 +40,7 @@ class Listed:
     before_last: str = " and "
 
     @property
-    def parts(self) -> list[dict[str, Any]]:
+    def parts(self) -> list[Piece]:
         """The list alone, as the parts of a sentence."""
         return Sentence("{these}")(self).parts
 
@@ -148,13 +149,13 @@ class Says:
         return "".join(p if isinstance(p, str) else readable(p) for p in self.pieces())
 
     @property
-    def parts(self) -> list[dict[str, Any]]:
+    def parts(self) -> list[Piece]:
         """The sentence as the contract has it: ``{"text"}`` and ``{"math": …}`` in order."""
         return [{"text": p} if isinstance(p, str) else {"math": _math(p)} for p in self.pieces()]
 
-    def record(self, name: str = "says", parts: str = "parts") -> dict[str, Any]:
+    def record(self) -> Saying:
         """Return the sentence twice, as text and in parts, for an answer record."""
-        return {name: self.text, parts: self.parts}
+        return {"says": self.text, "parts": self.parts}
 
 
 def in_order(said: Iterable[Says]) -> Says:
@@ -175,7 +176,7 @@ def words(text: str) -> Says:
     return Says((Said(Sentence(text.replace("{", "(").replace("}", ")"))),)) if text else Says()
 
 
-def _math(line: Line) -> dict[str, str]:
+def _math(line: Line) -> Mathematics:
     return {"text": plain(line), "latex": latex(line), "spoken": spoken(line)}
 
 

@@ -1,5 +1,6 @@
 """A line cut at its relation sign, so that a drawing can stand the signs under each other."""
 
+from uchuu_core.answers.sentences import Shown, Sides
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.spoken import spoken
 from uchuu_core.tree.nodes import Chain, Either, Line, Outcome, Relation, ValueSet
@@ -7,7 +8,7 @@ from uchuu_core.tree.nodes import Chain, Either, Line, Outcome, Relation, ValueS
 _SHOWN = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
 
 
-def sides(line: Line) -> dict[str, str]:
+def sides(line: Line) -> Sides:
     """Return ``left`` and ``right`` in LaTeX and the ``sign`` between; ``left`` may be empty.
 
     An expression hangs on its ``=``; words and sets stand right of ``∴``.
@@ -29,6 +30,6 @@ def sides(line: Line) -> dict[str, str]:
             return {"left": "", "sign": "=", "right": latex(line)}
 
 
-def shown(line: Line) -> dict[str, object]:
+def shown(line: Line) -> Shown:
     """Return what a screen needs of a line: its LaTeX, its sides, and how it is said."""
     return {"latex": latex(line), "sides": sides(line), "spoken": spoken(line)}

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from typing import Any
 
+from uchuu_core.answers.worked import Nudged
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.entries import Entry, readable_lines
@@ -21,7 +22,7 @@ from uchuu_core.tree.nodes import Feature, Line, Relation
 from uchuu_core.tree.shape import unordered
 
 
-def nudge(problem: Problem) -> dict[str, Any]:
+def nudge(problem: Problem) -> Nudged:
     """Return the next step after the last line of *problem*.
 
     ``{"done": false, "method", "notice", "law", "law_name", "says", "text", "latex", …}``, or

@@ -1,7 +1,6 @@
 """The choices of a multiple-choice item: which are right, which are the same, which error each stands for."""
 
-from typing import Any
-
+from uchuu_core.answers.proofed import Option
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
@@ -14,16 +13,16 @@ from uchuu_core.tree.nodes import Line
 
 def judged_options(
     problem: Problem, options: list[tuple[str, str]], chosen: str
-) -> tuple[list[dict[str, Any]], list[str]]:
+) -> tuple[list[Option], list[str]]:
     """Return a record for each choice, and what is wrong with the item as sentences.
 
     ``{"letter","text","right","error"?,"name"?,"failure"?}``; ``right`` is None where it is not decided.
     """
     context = context_of(problem, [])
     trees: dict[str, Line] = {}
-    records: list[dict[str, Any]] = []
+    records: list[Option] = []
     for letter, text in options:
-        record: dict[str, Any] = {"letter": letter, "text": text, "right": None}
+        record: Option = {"letter": letter, "text": text, "right": None}
         try:
             trees[letter] = problem.read(as_answer(text, context))
             record["right"] = _is_right(text, context)
@@ -51,7 +50,7 @@ def _is_right(text: str, context: Context) -> bool | None:
     return True if answer["right"] else None
 
 
-def _name_errors(records: list[dict[str, Any]], trees: dict[str, Line], context: Context) -> None:
+def _name_errors(records: list[Option], trees: dict[str, Line], context: Context) -> None:
     wrong = [r for r in records if r["right"] is False and r["letter"] in trees]
     if not wrong:
         return
@@ -80,7 +79,7 @@ def _same(one: Line, other: Line, context: Context) -> bool:
 
 
 def _faults(
-    records: list[dict[str, Any]], trees: dict[str, Line], context: Context, chosen: str
+    records: list[Option], trees: dict[str, Line], context: Context, chosen: str
 ) -> list[str]:
     right = [r["letter"] for r in records if r["right"]]
     found = []

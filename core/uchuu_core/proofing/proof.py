@@ -4,8 +4,10 @@ Each item is judged as a paper is, by the same judge; nothing here decides truth
 """
 
 from dataclasses import replace
-from typing import Any
+from typing import Any, Literal, get_args
 
+from uchuu_core.answers.proofed import Proofed, ProofItem, Repeats, Status
+from uchuu_core.answers.worked import Worked
 from uchuu_core.checking.context import context_of
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
@@ -16,11 +18,8 @@ from uchuu_core.proofing.options import as_answer, judged_options
 from uchuu_core.tree.shape import structure, unnamed
 from uchuu_core.working.problem import work
 
-STATUSES = ("holds", "wrong", "unfinished", "undecided", "unreadable", "no-answer")
-"""What is said of an item; "wrong" includes missing and rejected solutions."""
 
-
-def proof(text: str, defaults: Problem) -> dict[str, Any]:
+def proof(text: str, defaults: Problem) -> Proofed:
     """Return the report on a key given as text.
 
     ``{"items": [as proof_item, with "repeats"], "counts": {status: n}}``. *defaults* gives house rules,
@@ -35,25 +34,26 @@ def proof(text: str, defaults: Problem) -> dict[str, Any]:
         reports, repeats([report["given"] for report in reports]), strict=True
     ):
         report["repeats"] = other
-    counts = {status: sum(r["status"] == status for r in reports) for status in STATUSES}
+    counts = {status: sum(r["status"] == status for r in reports) for status in get_args(Status)}
     return {"items": reports, "counts": counts}
 
 
-def repeats(givens: list[str]) -> list[dict[str, Any] | None]:
+def repeats(givens: list[str]) -> list[Repeats | None]:
     """Return for each problem which earlier one it repeats: ``{"of": index, "how": "same" | "structure"}``.
 
     ``same``: the same exercise, at most with other letters; ``structure``: other numbers in the same places.
     """
     looks: list[tuple[Any, Any] | None] = []
-    found: list[dict[str, Any] | None] = []
+    found: list[Repeats | None] = []
     for text in givens:
         try:
             line = read(text)
             look = (unnamed(line), structure(line))
         except Failure:
             look = None
-        match = None
-        for how, part in (("same", 0), ("structure", 1)):
+        match: Repeats | None = None
+        ways: tuple[tuple[Literal["same", "structure"], int], ...] = (("same", 0), ("structure", 1))
+        for how, part in ways:
             same = [
                 n for n, other in enumerate(looks) if look and other and other[part] == look[part]
             ]
@@ -64,14 +64,14 @@ def repeats(givens: list[str]) -> list[dict[str, Any] | None]:
     return found
 
 
-def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
+def proof_item(item: KeyItem, defaults: Problem) -> ProofItem:
     """Return what is known of one item.
 
     ``{"number","at","task","given","latex","lines","options","faults","notes","status","line": 1-based
     place of the first line that fails or None, "error","name","says","counter","instead","unmet",
     "missing","extra","message","answer","correction": [text…] or None}``.
     """
-    report: dict[str, Any] = {
+    report: ProofItem = {
         "number": item.number,
         "at": item.at,
         "task": item.task,
@@ -86,7 +86,13 @@ def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
         "variable": item.variable,
         "status": "unreadable",
         "line": None,
-        **dict.fromkeys(("error", "name", "says", "counter", "instead", "message", "answer")),
+        "error": None,
+        "name": None,
+        "says": None,
+        "counter": None,
+        "instead": None,
+        "message": None,
+        "answer": None,
         "unmet": [],
         "missing": [],
         "extra": [],
@@ -102,7 +108,8 @@ def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
     try:
         context = context_of(problem, [])
     except Failure as failure:
-        return report | {"message": failure.message}
+        report["message"] = failure.message
+        return report
     report["latex"] = latex(problem.read(item.given))
     worked = _worked(problem)
     if worked is not None:
@@ -121,26 +128,26 @@ def proof_item(item: KeyItem, defaults: Problem) -> dict[str, Any]:
     return report
 
 
-def _status_of_options(report: dict[str, Any]) -> str:
+def _status_of_options(report: ProofItem) -> Status:
     if report["faults"]:
         return "wrong"
     return "undecided" if any(o["right"] is None for o in report["options"]) else "holds"
 
 
-def _worked(problem: Problem) -> dict[str, Any] | None:
+def _worked(problem: Problem) -> Worked | None:
     try:
         return work(problem)
     except Failure:
         return None
 
 
-def _correction(item: KeyItem, worked: dict[str, Any]) -> list[str]:
+def _correction(item: KeyItem, worked: Worked) -> list[str]:
     """Return what should stand under the given: the answer, or all lines where lines were written."""
     lines = [line["text"] for line in worked["lines"]]
     return lines if len(item.lines) > 1 else lines[-1:]
 
 
-def _judge(report: dict[str, Any], problem: Problem) -> None:
+def _judge(report: ProofItem, problem: Problem) -> None:
     found = check(problem)
     while found["unexplained"]:
         known = found["explained"]
@@ -167,13 +174,14 @@ def _judge(report: dict[str, Any], problem: Problem) -> None:
     place = next((n for n, v in enumerate(verdicts) if v in ("wrong", "loses", "unfinished")), None)
     if place is not None:
         line = found["lines"][place]
-        error = line.get("error") or {}
+        error = line.get("error")
         report["line"] = place + 1
         report["unmet"] = line.get("unmet", [])
         report["status"] = "unfinished" if verdicts[place] == "unfinished" else "wrong"
-        report["error"] = error.get("id")
-        for name in ("name", "says", "counter", "instead"):
-            report[name] = error.get(name)
+        if error is not None:
+            report["error"], report["name"] = error["id"], error["name"]
+            report["says"], report["counter"] = error["says"], error["counter"]
+            report["instead"] = error["instead"]
         report["missing"] = report["missing"] or line.get("drops", [])
     elif "unproved" in verdicts:
         report |= {"status": "undecided", "line": verdicts.index("unproved") + 1}

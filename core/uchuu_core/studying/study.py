@@ -1,9 +1,11 @@
 """The record of a study: the contract's features, each with the line that found it, and curves."""
 
-from typing import Any
-
 from flint import fmpq
 
+from uchuu_core.answers.features import Curve, Shift
+from uchuu_core.answers.features import Features as FeaturesRecord
+from uchuu_core.answers.features import Stretch as StretchRecord
+from uchuu_core.answers.worked import WorkedLine
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, Stretch, features_of
@@ -28,7 +30,7 @@ _FOUND_BY = {
 }
 
 
-def features_record(given: Line, unknown: str) -> dict[str, Any]:
+def features_record(given: Line, unknown: str) -> FeaturesRecord:
     """Return the contract's ``features`` of a function.
 
     Raises:
@@ -63,14 +65,14 @@ def _oblique(found: Features) -> str | None:
     return plain(line).replace(" ", "")
 
 
-def _shift(found: Features) -> dict[str, str] | None:
+def _shift(found: Features) -> Shift | None:
     if found.shift is None:
         return None
     a, h, k = found.shift
     return {"a": str(a), "h": str(h), "k": str(k)}
 
 
-def _stretch(part: Stretch) -> dict[str, Any]:
+def _stretch(part: Stretch) -> StretchRecord:
     sign = "0" if part.y == 0 else "+" if part.y > 0 else "-"
     return {
         "from": None if part.low is None else number_text(part.low),
@@ -80,19 +82,19 @@ def _stretch(part: Stretch) -> dict[str, Any]:
     }
 
 
-def found_by(lines: list[dict[str, Any]]) -> dict[str, int]:
+def found_by(lines: list[WorkedLine]) -> dict[str, int]:
     """Return for each feature the number of the line that found it, from 1."""
     laws = {line["law"]: number for number, line in enumerate(lines, 1)}
     return {name: laws[law] for name, law in _FOUND_BY.items() if law in laws}
 
 
-def curves(given: Line, unknown: str) -> dict[str, Any]:
+def curves(given: Line, unknown: str) -> Curve:
     """Return the window and the branches, ready to plot: floats, rounded."""
     found = features_of(without_brackets(given), unknown)
     window = window_of(found)
     return {
         "window": {"x": [window.left, window.right], "y": [window.low, window.high]},
-        "branches": branches(found, window),
+        "branches": [[list(at) for at in branch] for branch in branches(found, window)],
         "marks": {
             "vertical": [_rounded(x) for x in found.vertical],
             "horizontal": None if found.horizontal is None else _float(found.horizontal),

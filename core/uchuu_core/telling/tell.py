@@ -1,8 +1,8 @@
 """An example told line by line: what to say, what to ask before the line, what to watch for."""
 
 from contextlib import suppress
-from typing import Any
 
+from uchuu_core.answers.forked import Told, ToldLine, Watch
 from uchuu_core.checking.entries import Entry, readable_lines, shown_entry
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
@@ -19,7 +19,7 @@ MOST_WARNINGS = 2
 _ASK = "What would you do next?"
 
 
-def tell(problem: Problem) -> dict[str, Any]:
+def tell(problem: Problem) -> Told:
     """Return the example with what is new on each line lit, and the talk track.
 
     ``{"lines": [{"text","verdict","latex","sides","lit","spoken","say","ask","why","watch":
@@ -31,15 +31,25 @@ def tell(problem: Problem) -> dict[str, Any]:
     """
     given = problem.read(problem.given)
     watch = _watch(problem)
-    first = {"text": plain(given), **shown(given), "lit": shown(given)["sides"], "verdict": "ok"}
-    lines = [
-        first | {"say": shown(given)["spoken"], "ask": "", "why": "", "watch": watch.get(0, [])}
+    seen = shown(given)
+    lines: list[ToldLine] = [
+        {
+            "text": plain(given),
+            **seen,
+            "lit": seen["sides"],
+            "verdict": "ok",
+            "say": seen["spoken"],
+            "parts": [],
+            "ask": "",
+            "why": "",
+            "watch": watch.get(0, []),
+        }
     ]
     before: Line = given
     for number, (entry, record) in enumerate(
         zip(readable_lines(problem), check(problem)["lines"], strict=True), start=1
     ):
-        told: dict[str, Any] = {
+        told: ToldLine = {
             "text": record["text"],
             "verdict": record["verdict"],
             "say": record.get("says") or record.get("spoken") or "",
@@ -49,7 +59,8 @@ def tell(problem: Problem) -> dict[str, Any]:
             "watch": watch.get(number, []),
         }
         if isinstance(entry, Entry):
-            told |= shown_entry(entry) | {"role": record["role"], "sides": record["sides"]}
+            told |= shown_entry(entry)
+            told["role"], told["sides"] = record["role"], record["sides"]
             told["lit"] = told["sides"]
             if len(entry.lines) == 1 and not entry.rejects:
                 line = entry.lines[0]
@@ -71,9 +82,9 @@ def _why(law: str) -> str:
     return LAWS[law].why if law in LAWS else ""
 
 
-def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:
+def _watch(problem: Problem) -> dict[int, list[Watch]]:
     """Return the most common forks of every line."""
-    found: dict[int, list[dict[str, Any]]] = {}
+    found: dict[int, list[Watch]] = {}
     with suppress(Failure):
         for fork in forks_of(read_example(problem)):
             listed = found.setdefault(fork.after, [])
@@ -81,8 +92,11 @@ def _watch(problem: Problem) -> dict[int, list[dict[str, Any]]]:
                 record = as_record(fork, problem)
                 listed.append(
                     {
-                        k: record[k]
-                        for k in ("name", "wrong", "wrong_latex", "counter", "counter_parts")
+                        "name": record["name"],
+                        "wrong": record["wrong"],
+                        "wrong_latex": record["wrong_latex"],
+                        "counter": record["counter"],
+                        "counter_parts": record["counter_parts"],
                     }
                 )
     return found

@@ -5,11 +5,11 @@ import sys
 from collections.abc import Iterator
 from pathlib import Path
 from types import FrameType
-from typing import Any
 
 import pytest
 
 from uchuu_core import check, forks, limits, problem_from
+from uchuu_core.answers.checked import Checked
 from uchuu_core.moves import move
 
 CORE = Path(__file__).parents[1]
@@ -26,7 +26,7 @@ PAPERS = [
 ]
 
 
-def _answer(paper: tuple[str, str, list[str]]) -> dict[str, Any]:
+def _answer(paper: tuple[str, str, list[str]]) -> Checked:
     task, given, lines = paper
     return check(problem_from({"task": task, "given": given, "lines": lines}))
 

@@ -5,6 +5,7 @@ from fractions import Fraction
 from random import Random
 from typing import Any
 
+from uchuu_core.answers.made import Twin as TwinRecord
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
@@ -25,7 +26,7 @@ class _Weighed:
     score: float
 
 
-def climb(problem: Problem, count: int) -> list[dict[str, Any]]:
+def climb(problem: Problem, count: int) -> list[TwinRecord]:
     """Return up to *count* problems of the same look and method, easier ones first.
 
     Each is the record of ``twin`` with its ``score``. The scores rise from one to the next as evenly

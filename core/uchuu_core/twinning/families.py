@@ -8,8 +8,9 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from math import gcd
 from random import Random
-from typing import Any
 
+from uchuu_core.answers.made import FamilyProblem
+from uchuu_core.answers.worked import Worked
 from uchuu_core.contract import Problem, Task
 from uchuu_core.failures import BadRequest, Failure, OutOfScope
 from uchuu_core.notation import plain, read
@@ -36,7 +37,7 @@ class Family:
     task: Task
     wish: str
     draw: Callable[[Random, int | None], str]
-    keeps: Callable[[dict[str, Any], int | None], bool]
+    keeps: Callable[[Worked, int | None], bool]
 
 
 def _term(value: int) -> str:
@@ -147,24 +148,24 @@ def _radicals_combining(chance: Random, wish: int | None) -> str:
     return f"{roots[0]} {chance.choice('+-')} {roots[1]} {chance.choice('+-')} {roots[2]}"
 
 
-def _has_solution(record: dict[str, Any], wish: int | None) -> bool:
+def _has_solution(record: Worked, wish: int | None) -> bool:
     return bool(record["answers"]) and (wish is None or str(wish) in record["answers"])
 
 
-def _rejects(record: dict[str, Any], wish: int | None) -> bool:
+def _rejects(record: Worked, wish: int | None) -> bool:
     values = [item["value"] for item in record["rejected"]]
     return bool(values) and (wish is None or str(wish) in values)
 
 
-def _is_short(record: dict[str, Any], _wish: int | None) -> bool:
+def _is_short(record: Worked, _wish: int | None) -> bool:
     return len(record["answer"].replace(" ", "")) <= 15
 
 
-def _factors(record: dict[str, Any], _wish: int | None) -> bool:
+def _factors(record: Worked, _wish: int | None) -> bool:
     return record["outcome"] is None
 
 
-def _one_root(record: dict[str, Any], wish: int | None) -> bool:
+def _one_root(record: Worked, wish: int | None) -> bool:
     answer = record["answer"]
     return answer.count("sqrt") == 1 and (wish is None or f"sqrt({wish})" in answer)
 
@@ -185,7 +186,7 @@ FAMILIES = (
 
 def family(
     key: str, wish: int | None, seed: int, taken: frozenset[str] = frozenset()
-) -> dict[str, Any]:
+) -> FamilyProblem:
     """Return ``{"task", "given", "answer"|"answers", "method", "seed"}``: one problem of the family.
 
     Args:
@@ -215,7 +216,15 @@ def family(
         except Failure:
             continue
         if found.keeps(record, wish):
-            kept = {name: record[name] for name in ("answer", "method", "outcome")}
-            answers = {"answers": record["answers"]} if "answers" in record else {}
-            return {"task": found.task, "given": given, **kept, **answers, "seed": seed}
+            problem: FamilyProblem = {
+                "task": found.task,
+                "given": given,
+                "answer": record["answer"],
+                "method": record["method"],
+                "outcome": record["outcome"],
+                "seed": seed,
+            }
+            if "answers" in record:
+                problem["answers"] = record["answers"]
+            return problem
     raise OutOfScope(f"No such problem was found. Ask for another {found.wish or 'family'}.")

@@ -11,6 +11,7 @@ from fractions import Fraction
 from random import Random
 from typing import Any
 
+from uchuu_core.answers.made import Twin as TwinRecord
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
@@ -68,7 +69,7 @@ def original_of(problem: Problem) -> Original:
     return Original(context, likeness(context, problem.method)[0])
 
 
-def twin(problem: Problem) -> dict[str, Any]:
+def twin(problem: Problem) -> TwinRecord:
     """Return the contract's ``twin`` answer; ``problem.avoid`` names problems that it must not be.
 
     Raises:
@@ -193,9 +194,9 @@ def _tried(line: Line, original: Original) -> Twin | None:
     return Twin(context, found, lines) if by_choice.key == found.method else None
 
 
-def as_record(found: Twin, seed: int) -> dict[str, Any]:
+def as_record(found: Twin, seed: int) -> TwinRecord:
     """Return the contract's record of a twin."""
-    record: dict[str, Any] = {
+    record: TwinRecord = {
         "given": plain(found.context.given),
         "answer": plain(found.end),
         "outcome": None,

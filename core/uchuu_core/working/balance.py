@@ -1,8 +1,8 @@
 """The balance picture of a linear equation: what lies on each side, and what is done to both."""
 
 from fractions import Fraction
-from typing import Any
 
+from uchuu_core.answers.worked import Balance, Side
 from uchuu_core.failures import OutOfScope
 from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.equations.polynomials import coefficients
@@ -10,7 +10,7 @@ from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Relation
 
 
-def balance(given: Line, lines: list[tuple[Line, Says]], unknown: str) -> list[dict[str, Any]]:
+def balance(given: Line, lines: list[tuple[Line, Says]], unknown: str) -> list[Balance]:
     """Return a picture for the given and each line that is linear with no brackets to open.
 
     Each has ``line`` (0 for the given), ``left`` and ``right`` as ``{"unknown", "number"}`` (exact,
@@ -22,7 +22,7 @@ def balance(given: Line, lines: list[tuple[Line, Says]], unknown: str) -> list[d
         lines: The lines under it, each with its sentence.
         unknown: The letter.
     """
-    found = []
+    found: list[Balance] = []
     for number, (line, says) in enumerate([(given, Says()), *lines]):
         sides = _sides(line, unknown)
         if sides is None:
@@ -34,10 +34,10 @@ def balance(given: Line, lines: list[tuple[Line, Says]], unknown: str) -> list[d
     return found
 
 
-def _sides(line: Line, unknown: str) -> tuple[dict[str, str], dict[str, str]] | None:
+def _sides(line: Line, unknown: str) -> tuple[Side, Side] | None:
     if not isinstance(line, Relation) or line.sign != "=":
         return None
-    found = []
+    found: list[Side] = []
     for side in (line.left, line.right):
         try:
             values = coefficients(Relation(side, "=", build.ZERO), unknown)

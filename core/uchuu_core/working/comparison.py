@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any
 
+from uchuu_core.answers.worked import Compared, Path
 from uchuu_core.checking.context import context_of
 from uchuu_core.checking.entries import reading_of
 from uchuu_core.contract import Problem
@@ -35,7 +36,7 @@ class _Path:
         return sum(any(_is_fraction(p) for _, p in walk(line)) for line in self.lines)
 
 
-def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
+def compare(problem: Problem, first: str, second: str) -> Compared:
     """Return both paths and how they differ.
 
     ``paths``: method, lines, largest number, lines with fractions; ``same_until``: how many first
@@ -76,7 +77,7 @@ def compare(problem: Problem, first: str, second: str) -> dict[str, Any]:
     }
 
 
-def _record(path: _Path) -> dict[str, Any]:
+def _record(path: _Path) -> Path:
     return {
         "method": path.method.key,
         "why": path.method.why,

@@ -1,8 +1,9 @@
 """The ``work`` operation of the contract."""
 
 from dataclasses import replace
-from typing import Any
 
+from uchuu_core.answers.checked import CandidateCheck
+from uchuu_core.answers.worked import Studied, Worked, WorkedLine
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.entries import reading_of
 from uchuu_core.checking.original import candidate_checks
@@ -22,11 +23,12 @@ from uchuu_core.studying.study import curves, features_record, found_by
 from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
 from uchuu_core.working.balance import balance
-from uchuu_core.working.lines import WorkedLine, worked_lines
+from uchuu_core.working.lines import WorkedLine as Written
+from uchuu_core.working.lines import worked_lines
 from uchuu_core.working.values import value_checks
 
 
-def work(problem: Problem) -> dict[str, Any]:
+def work(problem: Problem) -> Worked:
     """Return the contract's ``work`` answer.
 
     Raises:
@@ -43,7 +45,7 @@ def work(problem: Problem) -> dict[str, Any]:
     method = chosen(posed, problem.task, problem.method)
     lines = worked_lines(context, method, problem.house.density)
     end = lines[-1].moment.line if lines else given
-    record: dict[str, Any] = {
+    record: Worked = {
         "task": problem.task,
         "reads": reading_of(problem),
         "method": method.key,
@@ -62,7 +64,7 @@ def work(problem: Problem) -> dict[str, Any]:
         record["balance"] = balance(
             given, [(line.moment.line, line.moment.says) for line in lines], context.unknown
         )
-        record |= _answers(end, lines, context)
+        _add_answers(record, end, lines, context)
     elif end == Outcome("prime"):
         before = lines[-2].moment.line if len(lines) > 1 else given
         record |= {"answer": plain(before), "outcome": "prime"}
@@ -81,31 +83,40 @@ def _all_moves(method: Method, context: Context) -> list[Moment]:
     return at_density(method.moments(context.posed), "fine")
 
 
-def study(problem: Problem) -> dict[str, Any]:
+def study(problem: Problem) -> Studied:
     """Return the contract's ``study`` answer: the features, the lines, and curves to plot.
 
     Raises:
         As ``work``.
     """
     record = work(replace(problem, task="study"))
-    return {name: record[name] for name in ("features", "lines", "found_by", "curve", "reads")}
+    return {
+        "reads": record["reads"],
+        "features": record["features"],
+        "lines": record["lines"],
+        "found_by": record["found_by"],
+        "curve": record["curve"],
+    }
 
 
-def _line_record(line: WorkedLine) -> dict[str, Any]:
+def _line_record(line: Written) -> WorkedLine:
     moment = line.moment
-    record = {
+    record: WorkedLine = {
         "text": plain(moment.line),
         **shown(moment.line),
         "law": moment.law.key,
         **moment.says.record(),
         "verdict": line.verdict,
     }
-    return record | {"if": list(line.conditions)} if line.conditions else record
+    if line.conditions:
+        record["if"] = list(line.conditions)
+    return record
 
 
-def _answers(end: Line, lines: list[WorkedLine], context: Context) -> dict[str, Any]:
+def _add_answers(record: Worked, end: Line, lines: list[Written], context: Context) -> None:
+    """Add the answers of a solved equation, their checks and what is rejected."""
     rejected = frozenset(point for line in lines for point in line.rejects)
-    record: dict[str, Any] = {"answers": [], "outcome": None}
+    record["answers"] = []
     found = solutions_or_none(end, context)
     points = found.points if found else frozenset()
     if letters(context.given) <= {context.unknown, "i"}:
@@ -115,12 +126,13 @@ def _answers(end: Line, lines: list[WorkedLine], context: Context) -> dict[str, 
         for value in sorted(rejected)
     ]
     if isinstance(end, Outcome):
-        return record | {"outcome": end.says}
+        record["outcome"] = end.says
+        return
     options = end.options if isinstance(end, Either) else (end,)
-    return record | {"answers": [plain(option.right) for option in options]}  # type: ignore[union-attr]
+    record["answers"] = [plain(option.right) for option in options]  # type: ignore[union-attr]
 
 
-def _why_rejected(value: Algebraic, checks: list[dict[str, Any]], context: Context) -> str:
+def _why_rejected(value: Algebraic, checks: list[CandidateCheck], context: Context) -> str:
     text = f"{context.unknown} = {number_text(value)}"
     return next((check["says"] for check in checks if check["value"] == text), "")
 

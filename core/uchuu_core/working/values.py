@@ -2,6 +2,8 @@
 
 from typing import Any
 
+from uchuu_core.answers.checked import CandidateCheck
+from uchuu_core.answers.sentences import Typeset
 from uchuu_core.checking.original import put_in
 from uchuu_core.kernel.equality import letters_of
 from uchuu_core.kernel.points import NotRational, Undefined, simple_points, value_at
@@ -13,7 +15,7 @@ _LEAST = 2
 """Values 0 and 1 hide too many errors to be tried."""
 
 
-def value_checks(given: Line, answer: Line) -> list[dict[str, Any]]:
+def value_checks(given: Line, answer: Line) -> list[CandidateCheck]:
     """Return one check record: all letters set to different numbers above 1, both sides worked out.
 
     Empty where there are no letters, or no rational value to compare.
@@ -44,7 +46,7 @@ def value_checks(given: Line, answer: Line) -> list[dict[str, Any]]:
     return []
 
 
-def _lines(line: Line, point: dict[str, Any], value: Any) -> list[dict[str, str]]:
+def _lines(line: Line, point: dict[str, Any], value: Any) -> list[Typeset]:
     """Write *line* with its letters filled in, and its value."""
     filled: Expr = line  # type: ignore[assignment]
     for name, number in point.items():

@@ -61,7 +61,7 @@ def test_what_is_no_error_is_refused_with_the_reason(
 def test_it_is_examined_on_lines_before_it_is_stored(ada: ApiClient) -> None:
     found = ada.call("POST", "/errors/examine", {**HALVES, "examples": ["(x+8)/2", "x+"]}).json()
 
-    assert found["kind"] == "error"
+    assert found["is"] == "error"
     assert {item["verdict"] for item in found["examples"][0]["becomes"]} == {"wrong"}
     assert found["examples"][1]["failure"]["message"]
     assert ada.call("GET", "/errors").json() == []

@@ -67,7 +67,7 @@ def test_letters_under_roots_obey_the_rules(ada: ApiClient) -> None:
         lines.append(ada.call("POST", "/algebra/check", paper).json()["lines"][0])
 
     assert [line["verdict"] for line in lines] == ["wrong", "ok"]
-    assert lines[1]["conditions"] == ["x >= 0"]
+    assert lines[1]["if"] == ["x >= 0"]
 
 
 def test_the_methods_taught_come_first_and_an_example_may_differ(ada: ApiClient) -> None:

@@ -9,7 +9,7 @@ import { words } from '@/texts/en'
 import EntryLine from './EntryLine.vue'
 
 type Fork = components['schemas']['Fork']
-type ForkLine = components['schemas']['ForkLine']
+type ForkLine = components['schemas']['LawLine']
 
 const props = defineProps<{
   given: StopLine

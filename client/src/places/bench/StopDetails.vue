@@ -32,12 +32,12 @@ defineProps<{
         <SentenceText :text="line.says" :pieces="line.parts" />
       </p>
       <dl>
-        <template v-if="line.conditions?.length">
+        <template v-if="line.if?.length">
           <dt>{{ words.bench.condition }}</dt>
           <dd>
             <SentenceText
-              :text="line.conditions.map(readable).join(', ')"
-              :pieces="line.conditions_parts"
+              :text="line.if.map(readable).join(', ')"
+              :pieces="line.if_parts"
             />
           </dd>
         </template>

@@ -32,7 +32,7 @@ test('without a chosen line the details say what to do', () => {
 })
 
 test('a right line shows its law in a sentence and its condition', () => {
-  const panel = details('ok', { says: 'Divide both sides by 3.', conditions: ['x != -2'] })
+  const panel = details('ok', { says: 'Divide both sides by 3.', if: ['x != -2'] })
 
   expect(panel.text()).toContain('2 · follows')
   expect(panel.text()).toContain('Divide both sides by 3.')

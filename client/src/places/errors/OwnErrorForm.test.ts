@@ -3,9 +3,9 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { fakeServer, settled } from '@/shared/testing/server'
 import OwnErrorForm from './OwnErrorForm.vue'
 
-async function written(kind: 'error' | 'law') {
-  const counter = kind === 'error' ? 'Try a = 2: 1 is not 2.' : null
-  const examined = { kind, says: 'This always holds.', counter, examples: [] }
+async function written(is: 'error' | 'law') {
+  const counter = is === 'error' ? 'Try a = 2: 1 is not 2.' : null
+  const examined = { is, says: 'This always holds.', counter, examples: [] }
   const calls = fakeServer(({ path }) => ({
     body: path.endsWith('examine') ? examined : { id: 1 },
   }))

@@ -135,8 +135,8 @@ async function keep(): Promise<void> {
       <p v-if="refusal" class="warm">{{ refusal }}</p>
       <template v-else-if="examined">
         <p>
-          <b>{{ words.errors.is[examined.kind as 'error' | 'law' | 'undecided'] }}</b>
-          {{ examined.kind === 'error' ? readable(examined.counter ?? '') : examined.says }}
+          <b>{{ words.errors.is[examined.is] }}</b>
+          {{ examined.is === 'error' ? readable(examined.counter ?? '') : examined.says }}
         </p>
         <ul>
           <li v-for="tried in examined.examples" :key="tried.line">
@@ -159,7 +159,7 @@ async function keep(): Promise<void> {
         type="primary"
         native-type="submit"
         :loading="keeping"
-        :disabled="examined?.kind !== 'error' || !typed.name.trim()"
+        :disabled="examined?.is !== 'error' || !typed.name.trim()"
       >
         {{ words.errors.keep }}
       </el-button>

@@ -164,8 +164,8 @@ const densities = [
           <span class="formula"><MathText latex="\sqrt{9x^2} = 3x" display /></span>
           <span class="quiet">
             {{ words.stops[root.lines[0]?.verdict === 'wrong' ? 'wrong' : 'condition'] }}
-            <template v-if="root.lines[0]?.conditions?.length">
-              : {{ root.lines[0].conditions.map(readable).join(', ') }}
+            <template v-if="root.lines[0]?.if?.length">
+              : {{ root.lines[0].if.map(readable).join(', ') }}
             </template>
             <template v-else-if="root.lines[0]?.counter">
               : {{ readable(root.lines[0].counter) }}

@@ -48,7 +48,7 @@ export function judged(text: string, verdict: string, more: object = {}): object
   return {
     text,
     verdict,
-    conditions: [],
+    if: [],
     adds: [],
     drops: [],
     unmet: [],

@@ -5,6 +5,7 @@ from typing import Any
 import pytest
 
 from uchuu_core import check, problem_from, work
+from uchuu_core.answers.features import Features
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.numbers import COMPLEX, REAL
@@ -67,14 +68,15 @@ def _point(text: str, unknown: str, is_complex: bool) -> Any:
     return point
 
 
-def _has_features(found: dict[str, Any], known: dict[str, Any]) -> None:
+def _has_features(found: Features, known: dict[str, Any]) -> None:
     for name, value in known.items():
+        has: Any = dict(found)[name]
         if name == "points":
-            assert all(point in found[name] for point in value)
+            assert all(point in has for point in value)
         elif isinstance(value, list):
-            assert sorted(found[name]) == sorted(value)
+            assert sorted(has) == sorted(value)
         else:
-            assert found[name] == value
+            assert has == value
 
 
 @pytest.mark.parametrize("case", _listed("check", None))

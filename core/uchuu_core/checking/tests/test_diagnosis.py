@@ -234,6 +234,6 @@ def test_where_nothing_of_thinking_explains_a_line_what_changed_is_said() -> Non
     unnamed = check(problem_from({"task": "solve", "given": "3x = 12", "lines": ["7x^5 = 31"]}))
 
     assert copied["lines"][0]["copied"] == ["19"]
-    assert copied["lines"][0]["error"]["id"] == "copy-number-changed"
+    assert copied["error"] == "copy-number-changed"
     assert unnamed["lines"][0]["error"] is None
     assert unnamed["lines"][0]["changed"]

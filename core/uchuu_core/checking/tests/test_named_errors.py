@@ -22,6 +22,7 @@ def test_the_example_of_the_catalogue_is_named(key: str) -> None:
 
     error = check(problem_from(record))["lines"][0]["error"]
 
+    assert error is not None
     if key in SECOND:
         assert key in error["also"]
     else:

@@ -1,10 +1,9 @@
 """Reasons of right lines, with the actual numbers; right lines in the place of wrong ones."""
 
-from typing import Any
-
 import pytest
 
 from uchuu_core import check, limits, problem_from
+from uchuu_core.answers.checked import CheckedLine
 from uchuu_core.checking.fingerprint import NoPrint, print_of
 from uchuu_core.checking.states import LawfulStates
 from uchuu_core.kernel.equality import agreement
@@ -12,10 +11,9 @@ from uchuu_core.notation import plain, read
 from uchuu_core.tree.shape import unordered
 
 
-def _first_line(task: str, given: str, line: str) -> dict[str, Any]:
+def _first_line(task: str, given: str, line: str) -> CheckedLine:
     record = {"task": task, "given": given, "lines": [line, line]}
-    first: dict[str, Any] = check(problem_from(record))["lines"][0]
-    return first
+    return check(problem_from(record))["lines"][0]
 
 
 @pytest.mark.parametrize(
@@ -87,6 +85,7 @@ def test_the_right_line_stands_beside_the_wrong_one(
 ) -> None:
     error = _first_line(task, given, line)["error"]
 
+    assert error is not None
     assert error["instead"] == instead
 
 

@@ -7,15 +7,16 @@ from typing import Any
 import pytest
 
 from uchuu_core import check, problem_from
+from uchuu_core.answers.checked import NamedError
 
 CASES = Path(__file__).parents[2] / "tests" / "support" / "cases"
 
 
-def _error(task: str, given: str, lines: list[str]) -> dict[str, Any]:
+def _error(task: str, given: str, lines: list[str]) -> NamedError:
     answer = check(problem_from({"task": task, "given": given, "lines": lines}))
     wrong = next(line for line in answer["lines"] if line["verdict"] in ("wrong", "loses"))
-    error: dict[str, Any] = wrong["error"]
-    return error
+    assert wrong["error"] is not None
+    return wrong["error"]
 
 
 @pytest.mark.parametrize(
@@ -68,7 +69,8 @@ def test_it_holds_and_is_never_the_wrong_line(case: dict[str, Any]) -> None:
     asked = {k: case[k] for k in ("task", "given", "variable", "form", "numbers") if k in case}
     lines = check(problem_from(asked | {"lines": case["lines"]}))["lines"]
     for number, line in enumerate(lines):
-        instead = (line.get("error") or {}).get("instead")
+        error = line.get("error")
+        instead = error["instead"] if error else None
         if line["verdict"] not in ("wrong", "loses") or not instead:
             continue
         assert instead.replace(" ", "") != line["text"].replace(" ", "")

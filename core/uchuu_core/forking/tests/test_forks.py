@@ -10,6 +10,7 @@ import pytest
 import sympy
 
 from uchuu_core import check, forks, problem_from, work
+from uchuu_core.answers.forked import Fork
 from uchuu_core.failures import Failure
 from uchuu_core.forking.candidates import as_written
 from uchuu_core.lawbook import register as lawbook
@@ -67,7 +68,7 @@ def _hold(made: Made) -> int:
     return len(found)
 
 
-def _hold_end(fork: dict[str, Any], record: dict[str, Any], answer: str) -> None:
+def _hold_end(fork: Fork, record: dict[str, Any], answer: str) -> None:
     """What a fork ends in follows from its wrong line, and is the right answer only when hidden."""
     if fork["ends_in"] is None or record["task"] in ("domain", "study"):
         return
@@ -115,7 +116,7 @@ def test_ends_of_linear_forks_are_those_of_an_independent_solver() -> None:
     assert compared > 40
 
 
-def _errors(given: str, task: str = "solve", **more: Any) -> dict[str, dict[str, Any]]:
+def _errors(given: str, task: str = "solve", **more: Any) -> dict[str, Fork]:
     found = forks(problem_from({"task": task, "given": given, **more}))["forks"]
     return {fork["error"]: fork for fork in found}
 

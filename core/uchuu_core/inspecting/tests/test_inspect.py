@@ -1,17 +1,15 @@
 """Inspection and difficulty."""
 
-from typing import Any
-
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from uchuu_core import inspect, problem_from, work
+from uchuu_core.answers.worked import Inspected
 
 
-def _inspected(task: str, text: str) -> dict[str, Any]:
-    found: dict[str, Any] = inspect(problem_from({"task": task, "given": text}))
-    return found
+def _inspected(task: str, text: str) -> Inspected:
+    return inspect(problem_from({"task": task, "given": text}))
 
 
 @pytest.mark.parametrize(

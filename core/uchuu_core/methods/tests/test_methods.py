@@ -8,6 +8,7 @@ from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
 from uchuu_core import Failure, problem_from, work
+from uchuu_core.answers.worked import Worked
 from uchuu_core.contract import Density
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.kernel.finished import is_finished_number, unmet_forms
@@ -86,7 +87,7 @@ def test_density_only_leaves_lines_out(problem: tuple[Relation, Fraction]) -> No
     assert set(key) <= set(board) <= set(fine)
 
 
-def _work(**record: object) -> dict:  # type: ignore[type-arg]
+def _work(**record: object) -> Worked:
     return work(problem_from({"task": "solve", **record}))
 
 

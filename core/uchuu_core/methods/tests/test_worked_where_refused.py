@@ -17,6 +17,7 @@ from sympy.parsing.sympy_parser import (
 )
 
 from uchuu_core import check, problem_from, work
+from uchuu_core.answers.worked import Worked
 from uchuu_core.notation import read
 from uchuu_core.tests.support.oracle import NoValue
 from uchuu_core.tests.support.oracle import value as value_near
@@ -25,7 +26,7 @@ SMALL = st.integers(-6, 6)
 POSITIVE = st.integers(1, 6)
 
 
-def _worked(task: str, text: str, **more: Any) -> dict[str, Any]:
+def _worked(task: str, text: str, **more: Any) -> Worked:
     return work(problem_from({"task": task, "given": text, **more}))
 
 

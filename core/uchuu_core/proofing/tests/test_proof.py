@@ -66,6 +66,7 @@ def test_a_planted_mistake_is_found_at_its_line_and_mended() -> None:
     for item, found in zip(report, planted, strict=True):
         assert (item["status"], item["line"]) == ("wrong", found["mistake_at"]), item["given"]
         assert item["error"] == found["error"]
+        assert item["task"] and item["correction"]
         mended = Problem(item["task"], item["given"], lines=tuple(item["correction"]))
         again = proof(
             _key([({"task": item["task"], "given": item["given"]}, list(mended.lines))]), DEFAULTS

@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from uchuu_core import Failure, check, problem_from, study
+from uchuu_core.answers.features import Curve
 from uchuu_core.notation import latex, plain, read
 
 SMALL = st.integers(-6, 6)
@@ -65,14 +66,14 @@ def test_every_feature_is_found_again(f: dict[str, Any]) -> None:
     for x, y in features["points"]:
         assert _value(f, int(Fraction(x))) == Fraction(y)
     for stretch in features["stretches"]:
-        x, y = map(Fraction, stretch["point"])
-        assert _value(f, x) == y
-        assert stretch["sign"] == ("+" if y > 0 else "-")
+        at, height = map(Fraction, stretch["point"])
+        assert _value(f, at) == height
+        assert stretch["sign"] == ("+" if height > 0 else "-")
     assert {line["verdict"] for line in found["lines"]} == {"ok"}
     _plotted(found["curve"], f)
 
 
-def _plotted(curve: dict[str, Any], f: dict[str, Any]) -> None:
+def _plotted(curve: Curve, f: dict[str, Any]) -> None:
     """The curve lies on the function, in branches that cross no asymptote."""
     for branch in curve["branches"]:
         xs = [x for x, _ in branch]
@@ -192,4 +193,6 @@ def test_what_is_no_rational_function_says_so(given: str) -> None:
 def test_a_wrong_feature_is_answered_by_the_right_one(given: str, line: str, instead: str) -> None:
     paper = problem_from({"task": "study", "given": given, "lines": [line]})
 
-    assert check(paper)["lines"][0]["error"]["instead"] == instead
+    error = check(paper)["lines"][0]["error"]
+    assert error is not None
+    assert error["instead"] == instead

@@ -1,11 +1,11 @@
 """What is lit is new and reads as the line does; what is told is what the judge knows."""
 
 from random import Random
-from typing import Any
 
 import pytest
 
 from uchuu_core import problem_from, work
+from uchuu_core.answers.forked import ToldLine
 from uchuu_core.failures import Failure
 from uchuu_core.notation import read
 from uchuu_core.telling.tell import tell
@@ -14,10 +14,9 @@ from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS
 LIT = r"\htmlClass{lit}{"
 
 
-def _told(task: str, given: str, *lines: str) -> list[dict[str, Any]]:
+def _told(task: str, given: str, *lines: str) -> list[ToldLine]:
     record = {"task": task, "given": given, "lines": list(lines)}
-    found: list[dict[str, Any]] = tell(problem_from(record))["lines"]
-    return found
+    return tell(problem_from(record))["lines"]
 
 
 @pytest.mark.parametrize(

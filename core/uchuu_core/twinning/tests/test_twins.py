@@ -13,6 +13,7 @@ from typing import Any
 import pytest
 
 from uchuu_core import Problem, check, problem_from, twin, work
+from uchuu_core.answers.made import Twin
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.cases import cases
@@ -36,7 +37,7 @@ def _looks(text: str) -> str:
     return repr(outline(read(text)))
 
 
-def _holds_independently(problem: Problem, record: dict[str, Any]) -> None:
+def _holds_independently(problem: Problem, record: Twin) -> None:
     """Put every answer in, to 120 digits; of expressions, compare at random points."""
     given: Any = read(record["given"])
     if problem.task in ("simplify", "evaluate", "factor", "expand"):

@@ -1,10 +1,10 @@
-"""What is asked of the core, and how a line is read."""
+"""What the algebra endpoints are asked; what they answer is typed in the core (``uchuu_core.answers``)."""
 
 from typing import Literal
 
 from ninja import Field, Schema
+from uchuu_core.answers.terms import Task
 
-Task = Literal["evaluate", "simplify", "factor", "expand", "solve", "domain", "study"]
 Numbers = Literal["real", "complex"]
 
 
@@ -15,62 +15,6 @@ class Text(Schema):
     task: Task | None = None
     """What is asked of it, where that is known: it decides how a function's name is read."""
     variable: str | None = None
-
-
-class Mathematics(Schema):
-    """A piece of mathematics inside a sentence."""
-
-    text: str
-    latex: str
-    spoken: str
-
-
-class Piece(Schema):
-    """A piece of a sentence: words, or mathematics."""
-
-    text: str | None = None
-    math: Mathematics | None = None
-
-
-class Sides(Schema):
-    """A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression."""
-
-    left: str
-    sign: str
-    right: str
-
-
-class Reading(Schema):
-    """How a line is read: plain notation, LaTeX, spoken English."""
-
-    text: str
-    latex: str
-    sides: Sides
-    spoken: str
-
-
-class ReadingValue(Schema):
-    """One reading of an ambiguous line, with its value where it has one."""
-
-    text: str
-    latex: str
-    value: str | None
-
-
-class Ambiguity(Schema):
-    """Notation that others may read differently; the reading taken stands first."""
-
-    says: str
-    readings: list[ReadingValue]
-
-
-class Notations(Reading):
-    """The same in the notations of other programs too."""
-
-    mathml: str
-    typst: str
-    ambiguities: list[Ambiguity] = []
-    """What others may read differently."""
 
 
 class OwnRules(Schema):
@@ -118,3 +62,19 @@ class MistakeIn(ProblemIn):
     """A problem, and the error to plant (None: a common one, by the seed)."""
 
     error: str | None = None
+
+
+class ErrorEntry(Schema):
+    """One entry of the error catalogue as a teacher reads it."""
+
+    id: str
+    name: str
+    topic: str
+    before: str
+    wrong: str
+    right: str
+    correct: str
+    when: str
+    why: str
+    repair: str
+    counter: str

@@ -1,1 +1,0 @@
-"""Records of the algebra endpoints, typed from the core's contract."""
