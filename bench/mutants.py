@@ -109,14 +109,14 @@ MUTANTS = (
         (
             "errors: a wrong preference",
             "preferred.py",
-            '_wins("lineq-negative-coefficient-lost", "lineq-one-side-only")',
-            '_wins("lineq-one-side-only", "lineq-negative-coefficient-lost")',
+            '_wins("radical-number-joined-to-root", "order-add-before-multiply")',
+            '_wins("order-add-before-multiply", "radical-number-joined-to-root")',
             NAMES,
         ),
         (
             "errors: a preference lost",
             "preferred.py",
-            '    _wins("like-exponents-added", "like-unlike-terms-joined"),\n',
+            '    _wins("sign-power-parity", "sign-product-rule"),\n',
             "",
             NAMES,
         ),

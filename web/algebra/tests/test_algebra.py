@@ -55,7 +55,7 @@ def test_a_function_is_studied(ada: ApiClient) -> None:
     found = ada.call("POST", "/algebra/study", {"task": "study", "given": "(x^2-1)/(x-1)"}).json()
 
     assert found["features"]["holes"] == [["1", "2"]]
-    assert found["features"]["stretches"][0]["end"] == "-1"
+    assert found["features"]["stretches"][0]["to"] == "-1"
     assert len(found["curve"]["branches"]) == 1
 
 
@@ -110,7 +110,7 @@ def test_a_broken_pool_is_made_anew(ada: ApiClient) -> None:
 
 
 def test_a_bug_of_ours_is_not_shown_as_an_answer(monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setitem(operations.OPERATIONS, "work", lambda _: 1 // 0)
+    monkeypatch.setitem(operations.OPERATIONS, "work", operations.Operation(lambda _: 1 // 0, None))
 
     with pytest.raises(ZeroDivisionError):
         worker.answer("work", {"task": "solve", "given": "x=1"})

@@ -17,7 +17,7 @@ def test_forks_tell_where_students_leave_and_where_they_end(ada: ApiClient) -> N
 
     first = next(fork for fork in forks if fork["error"] == "distribute-first-term-only")
     assert (first["after"], first["wrong"], first["ends_in"]) == (0, "6x - 4 = 2x + 8", "x = 3")
-    assert first["hidden"] is False
+    assert "hidden" not in first
     assert "fits the line before" in first["counter"]
     assert first["because"]
     assert first["wrong_latex"]
@@ -64,7 +64,7 @@ def test_an_example_is_told_with_what_is_new_lit(ada: ApiClient) -> None:
 
     assert len(told) == 4
     assert "lit" in told[1]["lit"]["left"]
-    assert told[2]["lit"] is None
+    assert "lit" not in told[2]
     assert told[2]["text"] == "x = = 5"
     assert told[3]["ask"].endswith("?")
 
