@@ -6,7 +6,7 @@ A fingerprint only selects; what it selects is confirmed by the kernel before it
 
 from fractions import Fraction
 from functools import lru_cache
-from typing import Any
+from typing import assert_never
 
 from flint import fmpq
 
@@ -16,6 +16,7 @@ from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
     Expr,
+    Log,
     Mixed,
     Number,
     Power,
@@ -67,7 +68,7 @@ def _opaque(kind: str, value: int) -> int:
     return (value * 6_364_136_223_846_793_005 + _letter(kind, 12_345)) % PRIME
 
 
-def _value(node: Any, seed: int) -> int:
+def _value(node: Expr, seed: int) -> int:
     match node:
         case Number() | Mixed():
             return _numeral(node)
@@ -103,8 +104,10 @@ def _value(node: Any, seed: int) -> int:
             return _root(_value(radicand, seed), index)
         case Absolute(body):
             return _opaque("abs", _value(body, seed))
-        case _:
+        case Log() | Signed():
             raise NoPrint
+        case _:
+            assert_never(node)
 
 
 def _root(value: int, index: int) -> int:

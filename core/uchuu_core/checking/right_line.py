@@ -124,12 +124,11 @@ def _on_routes(before: Line, context: Context) -> Iterator[Line]:
 
 
 def _nearest(wrong: Line, lines: list[Line], start: Line) -> Line | None:
-    """Return the line most like *wrong*, of its kind, which is neither it nor the line before."""
-    known = {unordered(without_brackets(wrong)), unordered(start)}
+    """Return the line most like *wrong*, of its kind, which is not the line before."""
     others = [
         line
         for line in lines
-        if unordered(without_brackets(line)) not in known and _is_of_a_kind(line, wrong)
+        if unordered(without_brackets(line)) != unordered(start) and _is_of_a_kind(line, wrong)
     ]
     return max(others, key=lambda line: _alike(line, wrong), default=None)
 

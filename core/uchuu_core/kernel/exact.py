@@ -8,7 +8,7 @@ School conventions: even roots of negatives have no real value, odd roots of neg
 
 from collections.abc import Mapping
 from math import log2
-from typing import Any
+from typing import Any, assert_never
 
 from flint import acb, arb, fmpq
 
@@ -302,8 +302,10 @@ class Exact:
                 )
                 size = abs(int(power.p))
                 return (upper * size, lower * size) if power > 0 else (lower * size, upper * size)
-            case _:
+            case Log():
                 raise Undecided
+            case _:
+                assert_never(node)
 
     def _letter_bounds(self, name: str, roots: dict[object, int]) -> tuple[float, float]:
         value = self.place.get(name)

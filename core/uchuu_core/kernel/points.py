@@ -6,7 +6,7 @@
 from collections.abc import Iterator, Mapping
 from functools import lru_cache
 from itertools import product as pairs
-from typing import Any
+from typing import Any, assert_never
 
 from flint import fmpq, fmpz
 
@@ -15,6 +15,7 @@ from uchuu_core.tree.nodes import (
     Absolute,
     Bracket,
     Expr,
+    Log,
     Mixed,
     Number,
     Power,
@@ -111,8 +112,10 @@ def value_at(node: Expr, point: Point) -> fmpq:
             return abs(value_at(body, point))
         case Root(index, radicand):
             return _rational_power(value_at(radicand, point), fmpq(1, index))
-        case _:
+        case Log() | Signed():
             raise NotRational
+        case _:
+            assert_never(node)
 
 
 def _rational_power(base: fmpq, exponent: fmpq) -> fmpq:

@@ -6,7 +6,7 @@ right is factored, and each of its real zeros is put back into the line and judg
 
 from fractions import Fraction
 from functools import lru_cache
-from typing import Any
+from typing import Any, assert_never
 
 from flint import fmpq, fmpq_mpoly
 
@@ -29,16 +29,27 @@ from uchuu_core.kernel.powers import Plan
 from uchuu_core.kernel.rational_functions import Factor, Ring, ring
 from uchuu_core.kernel.solutions import Point, SolutionSet, assembled, intersection, union
 from uchuu_core.tree.nodes import (
+    Absolute,
     AllExcept,
+    Bracket,
     Builder,
     Chain,
+    Coordinates,
     Either,
+    Feature,
     Interval,
     Line,
+    Log,
+    Mixed,
     Number,
     Outcome,
     Power,
+    Product,
+    Quotient,
     Relation,
+    Root,
+    Signed,
+    Sum,
     Symbol,
     Union,
     ValueSet,
@@ -86,8 +97,21 @@ def solution_set(line: Line, unknown: str, algebra: Ring, numbers: Numbers = REA
             written_out = branches(line)
             if len(written_out) == 1 and isinstance(written_out[0], Relation):
                 return _of_relation(written_out[0], unknown, algebra, numbers)
-        case _:
+        case (
+            Feature()
+            | Coordinates()
+            | Interval()
+            | Number()
+            | Mixed()
+            | Symbol()
+            | Signed()
+            | Sum()
+        ):
             raise NotRational
+        case Product() | Quotient() | Power() | Root() | Absolute() | Bracket() | Log():
+            raise NotRational
+        case _:
+            assert_never(line)
     found = [solution_set(branch, unknown, algebra, numbers) for branch in written_out]
     signs = {branch.sign for branch in written_out if isinstance(branch, Relation)}
     if "=" in signs or (isinstance(line, Either) and line.is_or):

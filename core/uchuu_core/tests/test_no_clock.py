@@ -11,6 +11,8 @@ import pytest
 from uchuu_core import check, forks, limits, problem_from
 from uchuu_core.answers.checked import Checked
 from uchuu_core.moves import move
+from uchuu_core.moves.catalogue import ERRORS
+from uchuu_core.notation import plain, read
 
 CORE = Path(__file__).parents[1]
 CLOCKS = {"time", "datetime", "threading", "signal"}
@@ -108,6 +110,27 @@ def test_searches_inside_one_another_have_effort_of_their_own() -> None:
         with pytest.raises(limits.OutOfEffort):
             limits.spend(1)
     limits.spend(1_000_000)
+
+
+def test_what_a_match_finds_does_not_depend_on_the_matches_before_it(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    monkeypatch.setattr(limits, "MATCH_EFFORT", 400)
+    line = read("2x*(x+3)*5y - 3(x-4) + 6x*y*2 - 4(y+1) + 7x")
+
+    def found(one: move.Move) -> set[str]:
+        return {plain(step.result) for step in one.apply(line)}
+
+    apart = []
+    for one in ERRORS:
+        _forget_everything()
+        with limits.within(10**6):
+            apart.append(found(one))
+    _forget_everything()
+    with limits.within(10**6):
+        assert [found(one) for one in ERRORS] == apart
+    assert any(apart)
+    _forget_everything()
 
 
 def test_forks_are_the_same_when_they_are_asked_for_again() -> None:

@@ -5,7 +5,7 @@ A path is a tuple of child numbers from the root; the empty tuple is the root it
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
-from typing import Any
+from typing import Any, assert_never
 
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -20,6 +20,9 @@ from uchuu_core.tree.nodes import (
     Interval,
     Line,
     Log,
+    Mixed,
+    Number,
+    Outcome,
     Power,
     Product,
     Quotient,
@@ -104,8 +107,10 @@ def with_children(node: Line, parts: tuple[Any, ...]) -> Line:
             return Union(parts)
         case Builder():
             return Builder(parts[0], parts[1])
-        case _:
+        case Number() | Mixed() | Symbol() | Outcome():
             return node
+        case _:
+            assert_never(node)
 
 
 def replace_at(node: Line, path: Path, new: Expr) -> Line:

@@ -43,6 +43,21 @@ def record_of(made: Made) -> dict[str, Any]:
     }
 
 
+def test_what_every_class_has_comes_before_what_is_seen_now_and_then() -> None:
+    found = [
+        fork["error"]
+        for fork in forks(problem_from({"task": "solve", "given": "3(x-2)+4 = x-8"}))["forks"]
+    ]
+
+    assert found[0] == "distribute-first-term-only"
+
+
+def test_slips_of_the_pen_are_no_forks_of_an_example() -> None:
+    for made in TASKS:
+        found = [fork["error"] for fork in forks(problem_from(record_of(made)))["forks"]]
+        assert not [key for key in found if key.startswith("copy-")]
+
+
 def _hold(made: Made) -> int:
     """Hold the forks of a problem against the judges; return how many there are."""
     record = record_of(made)
