@@ -46,7 +46,7 @@ def record_of(made: Made) -> dict[str, Any]:
 def test_what_every_class_has_comes_before_what_is_seen_now_and_then() -> None:
     found = [
         fork["error"]
-        for fork in forks(problem_from({"task": "solve", "given": "3(x-2)+4 = x-8"}))["forks"]
+        for fork in forks(problem_from({"task": "solve", "given": "4(x-2) = 3x+1"}))["forks"]
     ]
 
     assert found[0] == "distribute-first-term-only"
