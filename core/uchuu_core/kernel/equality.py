@@ -250,9 +250,9 @@ def _in_cells(left: Expr, right: Expr, names: tuple[str, ...], numbers: Numbers)
 
 
 def _equal_in(left: Expr, right: Expr, plan: Plan, cell: Cell, numbers: Numbers) -> bool:
-    field = Extension(plan, cell.signs, is_complex=numbers.is_complex)
-    return field.element(left).equals(field.element(right)) or bool(
-        field.element(difference(left, right)).is_zero
+    extension = Extension(plan, cell.signs, is_complex=numbers.is_complex)
+    return extension.element(left).equals(extension.element(right)) or bool(
+        extension.element(difference(left, right)).is_zero
     )
 
 

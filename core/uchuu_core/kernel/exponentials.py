@@ -8,7 +8,7 @@ terms, is solved exactly. What is left is known only by how it is written (``Opa
 from flint import fmpq, fmpq_mpoly
 
 from uchuu_core.kernel.algebraic import Algebraic, primitive, roots_of
-from uchuu_core.kernel.extension import Extension, Generator
+from uchuu_core.kernel.field import Field, Generator
 from uchuu_core.kernel.points import NotRational
 from uchuu_core.kernel.powers import CONSTANT, powers_of_number
 from uchuu_core.kernel.rational_functions import ring
@@ -19,7 +19,7 @@ Coefficients = dict[int, fmpq]
 
 
 def solutions_of_exponential(
-    field: Extension, polynomial: fmpq_mpoly, unknown: str
+    field: Field, polynomial: fmpq_mpoly, unknown: str
 ) -> frozenset[Point]:
     """Return the real zeros of *polynomial*, an element of *field* with exponentials.
 
@@ -46,7 +46,7 @@ def solutions_of_exponential(
     return found
 
 
-def _algebraic(field: Extension, factor: fmpq_mpoly, unknown: str) -> frozenset[Point]:
+def _algebraic(field: Field, factor: fmpq_mpoly, unknown: str) -> frozenset[Point]:
     one = ring((unknown,))
     norm = field.norm(factor)
     if norm != factor:
@@ -58,7 +58,7 @@ def _algebraic(field: Extension, factor: fmpq_mpoly, unknown: str) -> frozenset[
     )
 
 
-def _written(field: Extension, factor: fmpq_mpoly) -> str:
+def _written(field: Field, factor: fmpq_mpoly) -> str:
     """Write *factor* with its exponentials as powers, whatever slots they stand in."""
     names = list(field.names)
     for generator in field.generators:
@@ -73,7 +73,7 @@ def _written(field: Extension, factor: fmpq_mpoly) -> str:
     return " + ".join(sorted(terms)) + " = 0"
 
 
-def _two_terms(field: Extension, factor: fmpq_mpoly) -> frozenset[Point]:
+def _two_terms(field: Field, factor: fmpq_mpoly) -> frozenset[Point]:
     """Solve c·p^(e(x)) … = c'·q^(f(x)) … by comparing the exponents of each prime."""
     (one, first), (other, second) = list(factor.terms())
     ratio = -second / first
@@ -157,7 +157,7 @@ def _logarithm(listed: list[tuple[int, Coefficients]]) -> frozenset[Point]:
     )
 
 
-def _one_power(field: Extension, generator: Generator, factor: fmpq_mpoly) -> frozenset[Point]:
+def _one_power(field: Field, generator: Generator, factor: fmpq_mpoly) -> frozenset[Point]:
     """Solve a polynomial in one exponential u = p^(xᵏ/M): its positive roots are values of u."""
     degree = generator.monomial[0]
     if degree != 1 or generator.share != 1:

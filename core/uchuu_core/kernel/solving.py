@@ -239,12 +239,12 @@ def _of_complex(line: Relation, unknown: str, domain: Domain) -> SolutionSet:
     plan = Plan((line,), one)
     if plan.signed or plan.has_exponentials:
         raise NotRational  # roots of complex unknowns: not school matter
-    field = Extension(plan, {}, is_complex=True)
+    extension = Extension(plan, {}, is_complex=True)
     whole = difference(line.left, line.right)
-    zero = field.element(whole)
+    zero = extension.element(whole)
     if zero.is_zero:
         return SolutionSet(everything=True, **_conditions(domain))
-    sheets, factors = _zeros_of(field.norm(zero.numerator), one)
+    sheets, factors = _zeros_of(extension.field.norm(zero.numerator), one)
     candidates = [z for f in factors for z in points_of(f, unknown, COMPLEX)]
     points = frozenset(z for z in candidates if _holds(line, unknown, z, COMPLEX))
     return SolutionSet(points, sheets=sheets, **_conditions(domain))
@@ -258,18 +258,18 @@ def _of_roots(line: Relation, unknown: str, domain: Domain, numbers: Numbers) ->
     sheets: frozenset[Point] = frozenset()
     others: frozenset[Point] = frozenset()
     for cell in cells(plan.signed, (unknown,)):
-        field = Extension(plan, cell.signs)
+        extension = Extension(plan, cell.signs)
         try:
-            zero = field.element(difference(line.left, line.right))
+            zero = extension.element(difference(line.left, line.right))
         except Undefined:
             continue
         if zero.is_zero:
             solved_cells.append(cell)
             continue
         if plan.has_exponentials:
-            others |= solutions_of_exponential(field, zero.numerator, unknown)
+            others |= solutions_of_exponential(extension.field, zero.numerator, unknown)
             continue
-        norm = field.norm(zero.numerator)
+        norm = extension.field.norm(zero.numerator)
         if norm.is_zero():
             raise NotRational  # a nested root that is none
         found, factors = _zeros_of(norm, one)

@@ -1,35 +1,20 @@
 """Roots: simplified, multiplied, like ones collected, taken out of a denominator."""
 
 from collections.abc import Callable
-from dataclasses import replace
 from functools import lru_cache
 from typing import Any
 
-from flint import fmpz
-
-from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
-from uchuu_core.lawbook.fractions import (
-    DIVIDE_OUT_COMMON,
-    DIVIDE_OUT_OF_EVERY_TERM,
-    MINUS_TO_THE_TOP,
-    NOTHING_LEFT_BELOW,
-)
 from uchuu_core.lawbook.radicals import (
     ADD_COEFFICIENTS,
-    BY_THE_CONJUGATE,
-    CONJUGATES_BELOW,
     IN_PRIMES,
     IS_A_POWER,
     LARGEST_POWER_FACTOR,
     LIKE_RADICALS_IS,
     MAKE_POWER_BELOW,
     MAKE_SQUARE_BELOW,
-    MULTIPLY_OUT,
     POWERS_FIRST,
-    QUOTIENT_OF_ROOTS,
-    RATIONALISE_BY,
     ROOT_OF_QUOTIENT_SPLIT,
     ROOT_OF_SQUARE_ABSOLUTE,
     ROOT_TIMES_ITSELF,
@@ -38,14 +23,12 @@ from uchuu_core.lawbook.radicals import (
     UNDER_ONE_ROOT,
 )
 from uchuu_core.lawbook.says import Says, in_order
-from uchuu_core.methods.fractions_in_letters import ONE, InFactors, Product, in_factors
+from uchuu_core.methods.fractions_in_letters import ONE, Product
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment
+from uchuu_core.methods.rationalising import RootBelow, has_root_below
 from uchuu_core.methods.roots import (
     Roots,
-    RootTerm,
-    common_factor,
     not_negative,
-    over,
     power_part,
     roots_of_tree,
     split,
@@ -88,14 +71,14 @@ class Radicals:
         self.moments: list[Moment] = []
         self.techniques: set[str] = set()
 
-    def _write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
+    def write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
         self.end = line
         whole = self._wrap(line)
         if whole != self.now:
             self.now = whole
             self.moments.append(Moment(whole, says, weight))
 
-    def _is_safe(self, polynomial: Any) -> bool:
+    def is_safe(self, polynomial: Any) -> bool:
         return self._assumes or polynomial in self._known
 
     def work(self) -> None:
@@ -105,7 +88,7 @@ class Radicals:
             OutOfScope: it is of a kind that is not worked.
         """
         given = self._given
-        if isinstance(given, Sum) and any(_has_root_below(term.body) for term in given.terms):
+        if isinstance(given, Sum) and any(has_root_below(term.body) for term in given.terms):
             given = self._terms_first(given)
         match given:
             case Root(2, Quotient(top, bottom, _)) if self._may_both_be_negative(top, bottom):
@@ -114,11 +97,11 @@ class Radicals:
             case Root(index, Quotient(top, bottom, _)):
                 given = Quotient(Root(index, top), Root(index, bottom))
                 says = ROOT_OF_QUOTIENT_SPLIT()
-                self._write(given, says)
-        if isinstance(given, Quotient) and _has_root_below(given):
-            self._fraction(given)
+                self.write(given, says)
+        if isinstance(given, Quotient) and has_root_below(given):
+            RootBelow(self).write(given)
             return
-        self._sum(roots_of_tree(given, self.algebra), _itself, is_given=True)
+        self.sum(roots_of_tree(given, self.algebra), _itself, is_given=True)
 
     def _may_both_be_negative(self, top: Expr, bottom: Expr) -> bool:
         """Whether the root of a quotient has a value where those of top and bottom have none."""
@@ -130,7 +113,7 @@ class Radicals:
             except (NotRational, Undefined):
                 return False
             odd = [f.polynomial for f, power in factors if power % 2]
-            if not odd or all(self._is_safe(polynomial) for polynomial in odd):
+            if not odd or all(self.is_safe(polynomial) for polynomial in odd):
                 return False
         return True
 
@@ -140,10 +123,10 @@ class Radicals:
         number, factors = integer_factors(above, self.algebra)
         inside = product_tree(int(number), factors, self.algebra)
         says = MAKE_SQUARE_BELOW(bottom)
-        self._write(Root(2, Quotient(inside, Power(bottom, Number("2")))), says)
+        self.write(Root(2, Quotient(inside, Power(bottom, Number("2")))), says)
         says = ROOT_OF_SQUARE_ABSOLUTE(bottom)
         root: Expr = Root(2, inside)
-        self._write(Quotient(root, Absolute(bottom)), says)
+        self.write(Quotient(root, Absolute(bottom)), says)
         simpler = Radicals(
             root, self.school, self.algebra, self._assumes,
             lambda part: self._wrap(Quotient(part, Absolute(bottom))),
@@ -157,7 +140,7 @@ class Radicals:
         """Take the roots out of the denominators, term by term."""
         terms = list(given.terms)
         for place, term in enumerate(terms):
-            if not _has_root_below(term.body):
+            if not has_root_below(term.body):
                 continue
 
             def inside(new: Expr, place: int = place, term: Term = term) -> Expr:
@@ -173,17 +156,17 @@ class Radicals:
         self.now = self._wrap(self.end)
         return self.end
 
-    def _sum(self, value: Roots, wrap: Wrap, is_given: bool = False) -> Roots:
+    def sum(self, value: Roots, wrap: Wrap, is_given: bool = False) -> Roots:
         """Multiply, split, take out, collect; *wrap* writes the part into the whole."""
         if is_given and _multiplies(self._given):
             says = ROOT_TIMES_ITSELF() if _is_root_squared(self._given) else UNDER_ONE_ROOT()
-            self._write(wrap(value.tree()), says)
+            self.write(wrap(value.tree()), says)
         elif is_given and any(
             isinstance(p, Root) and isinstance(p.radicand, Quotient) for p in parts(self._given)
         ):
             says = MAKE_POWER_BELOW()
-            self._write(wrap(value.tree()), says)
-        simplest = value.simplest(self._is_safe)
+            self.write(wrap(value.tree()), says)
+        simplest = value.simplest(self.is_safe)
         if simplest != value:
             self.techniques.add(LARGEST)
             line = value.tree(
@@ -196,20 +179,20 @@ class Radicals:
             says = self._split_says(value)
             is_exact = all(t.inside == ONE for t in simplest.terms) and not self.algebra.names
             weight = RIDES_ALONG if is_exact else BOARD
-            self._write(wrap(line), says, weight)
+            self.write(wrap(line), says, weight)
             is_absolute = any(term.absolute for term in simplest.terms)
             says = (TAKE_OUT_ABSOLUTE if is_absolute else TAKE_OUT)(_ordinal(value.index))
             value = simplest
-            self._write(wrap(value.tree()), says)
+            self.write(wrap(value.tree()), says)
         if value.collected() != value:
             terms, value = value.tree(), value.collected()
             is_one = len(value.terms) == 1
             says = LIKE_RADICALS_IS(terms, value.tree()) if is_one else ADD_COEFFICIENTS()
-            self._write(wrap(value.tree()), says, KEY)
+            self.write(wrap(value.tree()), says, KEY)
         return value
 
     def _opens(self, inside: Product, index: int) -> bool:
-        outside, absolute, _ = taken_out(inside, index, self._is_safe)
+        outside, absolute, _ = taken_out(inside, index, self.is_safe)
         return outside != ONE or bool(absolute)
 
     def _split_says(self, value: Roots) -> Says:
@@ -237,98 +220,6 @@ class Radicals:
                 said.append(LARGEST_POWER_FACTOR(number, power, rest, kind))
         return in_order(said)
 
-    # a root below the bar
-
-    def _fraction(self, given: Quotient) -> None:
-        top = roots_of_tree(given.numerator, self.algebra)
-        bottom = roots_of_tree(given.denominator, self.algebra)
-        joined = _under_one_root(top, bottom)
-        if joined is not None:
-            says = QUOTIENT_OF_ROOTS()
-            self._write(joined.tree(), says)
-            self._sum(joined, _itself)
-            return
-        stays = bottom.simplest(self._is_safe).holds_root
-        if self.school != COMBINE or not stays:
-            below = bottom.tree()
-            top = self._sum(top, lambda part: Quotient(part, below))
-            done = top.tree()
-            bottom = self._sum(bottom, lambda part: Quotient(done, part))
-            top, bottom = self._divided(top, bottom)
-        if not bottom.holds_root:
-            self._finished(top, bottom)
-            return
-        self._rationalised(top, bottom)
-
-    def _rationalised(self, top: Roots, bottom: Roots) -> None:
-        multiplier = self._multiplier(bottom)
-        times = multiplier.tree()
-        is_single = len(bottom.terms) == 1
-        says = RATIONALISE_BY(times) if is_single else BY_THE_CONJUGATE(times)
-        above = times if top.is_one else build.product((top.tree(), times))
-        self._write(Quotient(above, build.product((bottom.tree(), times))), says)
-        self.techniques |= {COMBINE, SIMPLIFY} if is_single else {CONJUGATE}
-        new_bottom = bottom.times(multiplier).simplest(self._is_safe).collected()
-        if not is_single and self._divides_out(top, new_bottom, multiplier):
-            return
-        new_top = top.times(multiplier)
-        self._write(_over(new_top.tree(), new_bottom), MULTIPLY_OUT())
-        new_top = self._sum(new_top, lambda part: _over(part, new_bottom))
-        self._finished(*self._divided(new_top, new_bottom))
-
-    def _divides_out(self, top: Roots, bottom: Roots, multiplier: Roots) -> bool:
-        """Divide a polynomial on top by the new one below, the conjugate left as it is."""
-        above, below = top.polynomial(), bottom.polynomial()
-        if above is None or below is None or not below or below.is_constant():
-            return False
-        whole = in_factors(above, self.algebra).times(in_factors(below, self.algebra).inverted())
-        lowest, shared = whole.divided_out()
-        if not any(not isinstance(factor, int) for factor in shared):
-            return False
-        times = multiplier.tree()
-        says = CONJUGATES_BELOW()
-        line = Quotient(
-            build.product((polynomial_tree(above, self.algebra), times)),
-            polynomial_tree(below, self.algebra),
-        )
-        self._write(line, says)
-        end = build.product(p for p in (lowest.top.tree(self.algebra), times) if p != build.ONE)
-        under = lowest.bottom.tree(self.algebra)
-        line_end = end if under == build.ONE else Quotient(end, under)
-        self._write(line_end, DIVIDE_OUT_COMMON(), KEY)
-        return True
-
-    def _multiplier(self, bottom: Roots) -> Roots:
-        if len(bottom.terms) == 1:
-            inside = bottom.terms[0].inside
-            if bottom.index > 2:
-                inside = _lacking(inside, bottom.index)
-            return replace(bottom, terms=(RootTerm(InFactors(ONE, ONE), inside),))
-        if len(bottom.terms) == 2 and bottom.index == 2:
-            first, second = bottom.terms
-            return replace(bottom, terms=(first, second.scaled(-second.number)))
-        raise OutOfScope("Three terms below a bar are not rationalised yet.")
-
-    def _divided(self, top: Roots, bottom: Roots) -> tuple[Roots, Roots]:
-        """Divide a common factor out of every term."""
-        number, factors = common_factor((top, bottom))
-        if number > 1 or factors:
-            top, bottom = (over(side, number, factors) for side in (top, bottom))
-            shared = Product(number, factors).tree(self.algebra)
-            self._write(_over(top.tree(), bottom), DIVIDE_OUT_OF_EVERY_TERM(shared), KEY)
-        return top, bottom
-
-    def _finished(self, top: Roots, bottom: Roots) -> None:
-        below = bottom.polynomial()
-        if below is not None and below.is_constant() and below.leading_coefficient() < 0:
-            top, bottom = (
-                replace(side, terms=tuple(t.scaled(-t.number) for t in side.terms))
-                for side in (top, bottom)
-            )
-        line = _over(top.tree(), bottom)
-        says = NOTHING_LEFT_BELOW() if bottom.is_one else MINUS_TO_THE_TOP()
-        self._write(line, says, KEY)
-
 
 def _is_root_squared(given: Expr) -> bool:
     match given:
@@ -350,39 +241,6 @@ def _multiplies(given: Expr) -> bool:
         if isinstance(part, Power) and any(isinstance(p, Root) for p in parts(part.base)):
             return True
     return False
-
-
-def _has_root_below(node: Expr) -> bool:
-    return isinstance(node, Quotient) and any(
-        isinstance(part, Root) for part in parts(node.denominator)
-    )
-
-
-def _under_one_root(top: Roots, bottom: Roots) -> Roots | None:
-    """Return √a/√b as √(a/b) when that is whole and b is no perfect power with a letter."""
-    if len(top.terms) != 1 or len(bottom.terms) != 1 or top.index != bottom.index:
-        return None
-    above, below = top.terms[0], bottom.terms[0]
-    if above.inside == ONE or below.inside == ONE or above.absolute or below.absolute:
-        return None
-    inside, shared = InFactors(above.inside, below.inside).divided_out()
-    coefficient = above.coefficient.times(below.coefficient.inverted()).divided_out()[0]
-    if not shared or inside.bottom != ONE or below.inside.factors:
-        return None
-    return replace(top, terms=(RootTerm(coefficient, inside.top),))
-
-
-def _lacking(inside: Product, index: int) -> Product:
-    """Return what completes *inside* to a perfect power."""
-    number = 1
-    for prime, power in fmpz(abs(inside.number)).factor():
-        number *= int(prime) ** (-int(power) % index)
-    return Product(number, tuple((p, -n % index) for p, n in inside.factors if n % index))
-
-
-def _over(top: Expr, bottom: Roots) -> Expr:
-    """Write a fraction, without a bar over 1."""
-    return top if bottom.is_one else Quotient(top, bottom.tree())
 
 
 def _ordinal(index: int) -> str:

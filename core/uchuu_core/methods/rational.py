@@ -9,7 +9,6 @@ from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.lawbook.expanding import COLLECT_ON_TOP, COLLECT_TERMS, NOTHING_LEFT_ON_TOP
 from uchuu_core.lawbook.exponents import ONE_OVER_THE_POWER
 from uchuu_core.lawbook.fractions import (
-    BARS_GO,
     DIVIDE_OUT_AND_MULTIPLY,
     DIVIDE_OUT_FACTORS,
     FACTOR_ALL_BELOW,
@@ -19,11 +18,11 @@ from uchuu_core.lawbook.fractions import (
     MINUS_IN_FRONT,
     OPPOSITE_OF,
     TAKE_MINUS_ONE_OUT,
-    TOP_AND_BOTTOM_BY_LCD,
     TOPS_OVER_ONE_DENOMINATOR,
 )
 from uchuu_core.lawbook.numbers import DIVIDING_IS_RECIPROCAL, FRACTIONS_TO_LCD, MULTIPLY_TOPS
 from uchuu_core.lawbook.says import Listed, Says, listed
+from uchuu_core.methods.complex_fractions import multiplied_through
 from uchuu_core.methods.fractions_in_letters import (
     ONE,
     InFactors,
@@ -46,7 +45,6 @@ from uchuu_core.methods.rational_shapes import (
     is_complex,
     positive_below,
     rejoined,
-    terms_of,
     times,
     without_negative_exponent,
 )
@@ -114,10 +112,10 @@ class Rational:
         start = rebuild(self.now, without_negative_exponent)
         if start != self.now:
             says = ONE_OVER_THE_POWER()
-            self._write(start, says, BOARD)
+            self.write(start, says, BOARD)
         self._combined(as_product(start), lambda part: part)
 
-    def _write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
+    def write(self, line: Expr, says: Says, weight: int = BOARD) -> None:
         if self._written:
             line = rebuild(line, lambda part: self._written.get(part, part))
         if line != self.now:
@@ -130,7 +128,7 @@ class Rational:
         """Bring *node* to one fraction in lowest terms; *wrap* writes it into the whole line."""
         one = fraction_in_factors(node, self.algebra)
         if one is not None and (isinstance(node, Quotient) or not isinstance(node, Sum)):
-            return self._reduced(one, node, wrap)
+            return self.reduced(one, node, wrap)
         match node:
             case Signed("-", body):
                 inner, tree = self._combined(body, lambda part: wrap(build.negative(part)))
@@ -141,14 +139,14 @@ class Rational:
             case Product() | Quotient() if len(chain(node)) > 1:
                 divides = isinstance(node, Quotient) and node.mark != "÷"
                 if self.school == THROUGH and divides and is_complex(node):  # type: ignore[arg-type]
-                    return self._multiplied_through(node, wrap)  # type: ignore[arg-type]
+                    return multiplied_through(self, node, wrap)  # type: ignore[arg-type]
                 return self._product(node, wrap)
             case Power(base, Number() as exponent) if exponent.is_whole:
                 return self._product(build.product([base] * int(exponent.text)), wrap)
             case _:
                 raise OutOfScope("This part is no fraction of polynomials.")
 
-    def _reduced(self, fraction: InFactors, node: Expr, wrap: Wrap) -> Step:
+    def reduced(self, fraction: InFactors, node: Expr, wrap: Wrap) -> Step:
         """Factor top and bottom, divide out common factors."""
         lowest, shared = fraction.divided_out()
         below = node.denominator if isinstance(node, Quotient) else build.ONE
@@ -162,10 +160,10 @@ class Rational:
         if unordered(factored) != unordered(node):
             opposite = self._opposite(node, factored)
             says = FACTOR_BOTH() if opposite is None else OPPOSITE_OF(*opposite)
-            self._write(wrap(factored), says)
+            self.write(wrap(factored), says)
         says = DIVIDE_OUT_FACTORS(self._listed(shared)) if shared else MINUS_IN_FRONT()
         tree = lowest.end_tree(self.algebra)
-        self._write(wrap(tree), says, KEY)
+        self.write(wrap(tree), says, KEY)
         return lowest, tree
 
     def _opposite(self, node: Expr, factored: Expr) -> tuple[Expr, Expr] | None:
@@ -195,9 +193,9 @@ class Rational:
             return node
         for moment in expansions(top):
             line = wrap(Quotient(moment.line, below))  # type: ignore[arg-type]
-            self._write(line, moment.says)
+            self.write(line, moment.says)
         collected = polynomial_tree(self.algebra.function(top).numerator, self.algebra)
-        self._write(wrap(Quotient(collected, below)), COLLECT_TERMS())
+        self.write(wrap(Quotient(collected, below)), COLLECT_TERMS())
         return Quotient(collected, below)
 
     def _with_factored_denominator(self, node: Expr, lowest: InFactors, wrap: Wrap) -> Expr:
@@ -207,7 +205,7 @@ class Rational:
         tree = Quotient(node.numerator, lowest.bottom.tree(self.algebra))
         if isinstance(tree.denominator, Sum):
             return node
-        self._write(wrap(tree), FACTOR_BELOW(), KEY)
+        self.write(wrap(tree), FACTOR_BELOW(), KEY)
         return tree
 
     # products and quotients
@@ -231,24 +229,24 @@ class Rational:
                 _, part = self._combined(part, inside)
                 listed = [*listed[:place], (part, is_below), *listed[place + 1 :]]
             ready.append((part, is_below))
-        fractions = [self._fraction(part, is_below) for part, is_below in ready]
+        fractions = [self.fraction(part, is_below) for part, is_below in ready]
         if any(is_below for _, is_below in ready):
             turned = [self._turned(part) if below else part for part, below in ready]
             turned = [part for part in turned if part != build.ONE] or [build.ONE]
             line = wrap(times(turned))
-            self._write(line, DIVIDING_IS_RECIPROCAL())
+            self.write(line, DIVIDING_IS_RECIPROCAL())
         shared_factors = _product_of(fractions).divided_out()[1]
         trees = [fraction.tree(self.algebra, shared_factors) for fraction in fractions]
         if len(trees) > 1:
             line = wrap(times([tree for tree in trees if tree != build.ONE]))
-            self._write(line, FACTOR_EVERY_TOP_AND_BOTTOM(), BOARD)
+            self.write(line, FACTOR_EVERY_TOP_AND_BOTTOM(), BOARD)
         lowest, shared = _product_of(fractions).divided_out()
         tree = lowest.end_tree(self.algebra)
         says = DIVIDE_OUT_AND_MULTIPLY(self._listed(shared)) if shared else MULTIPLY_TOPS()
-        self._write(wrap(tree), says, KEY)
+        self.write(wrap(tree), says, KEY)
         return lowest, tree
 
-    def _fraction(self, part: Expr, is_below: bool) -> InFactors:
+    def fraction(self, part: Expr, is_below: bool) -> InFactors:
         found = fraction_in_factors(part, self.algebra)
         if found is None:
             raise OutOfScope("This product holds a part that is no fraction of polynomials.")
@@ -269,14 +267,14 @@ class Rational:
     def _sum(self, node: Sum, wrap: Wrap) -> Step:
         """Stretch every fraction to the LCD, write one numerator, collect, divide out."""
         terms = self._simple_terms(node, wrap)
-        fractions = [(sign, self._fraction(body, False)) for sign, body in terms]
+        fractions = [(sign, self.fraction(body, False)) for sign, body in terms]
         signed = [positive_below(sign, fraction) for sign, fraction in fractions]
         common = least_common([fraction.bottom for _, fraction in signed])
         if common == ONE:
             return self._polynomial(node, wrap)
         if any(f.bottom.number < 0 for _, f in fractions):
             line = self._total([(s, f.tree(self.algebra)) for s, f in signed])
-            self._write(wrap(line), TAKE_MINUS_ONE_OUT())
+            self.write(wrap(line), TAKE_MINUS_ONE_OUT())
         elif any(len(f.bottom.factors) > 1 or has_power(f) for _, f in signed) and any(
             isinstance(getattr(body, "denominator", None), Sum) for _, body in terms
         ):
@@ -286,7 +284,7 @@ class Rational:
                     for (s, b), (_, f) in zip(terms, signed, strict=True)
                 ]
             )
-            self._write(wrap(line), FACTOR_ALL_BELOW(), BOARD)
+            self.write(wrap(line), FACTOR_ALL_BELOW(), BOARD)
         return self._over(common, signed, wrap)
 
     def _simple_terms(self, node: Sum, wrap: Wrap) -> list[tuple[str, Expr]]:
@@ -314,10 +312,10 @@ class Rational:
     def _polynomial(self, node: Sum, wrap: Wrap) -> Step:
         """Expand and collect a sum without denominators."""
         for moment in expansions(node):
-            self._write(wrap(moment.line), moment.says, RIDES_ALONG)  # type: ignore[arg-type]
+            self.write(wrap(moment.line), moment.says, RIDES_ALONG)  # type: ignore[arg-type]
         polynomial = self.algebra.function(node).numerator
         tree = polynomial_tree(polynomial, self.algebra)
-        self._write(wrap(tree), COLLECT_TERMS(), KEY)
+        self.write(wrap(tree), COLLECT_TERMS(), KEY)
         return in_factors(polynomial, self.algebra), tree
 
     def _over(self, common: Factored, signed: list[tuple[str, InFactors]], wrap: Wrap) -> Step:
@@ -325,15 +323,15 @@ class Rational:
         wide = [(sign, stretched(fraction, common, self.algebra)) for sign, fraction in signed]
         if any(fraction.bottom != common for _, fraction in signed):
             line = self._total([(sign, Quotient(top, below)) for sign, top in wide])
-            self._write(wrap(line), FRACTIONS_TO_LCD(below))
+            self.write(wrap(line), FRACTIONS_TO_LCD(below))
         one = self._total(wide)
-        self._write(wrap(Quotient(one, below)), TOPS_OVER_ONE_DENOMINATOR())
+        self.write(wrap(Quotient(one, below)), TOPS_OVER_ONE_DENOMINATOR())
         for moment in expansions(one):
             line = wrap(Quotient(moment.line, below))  # type: ignore[arg-type]
-            self._write(line, moment.says, RIDES_ALONG)
+            self.write(line, moment.says, RIDES_ALONG)
         polynomial = self.algebra.function(one).numerator
         if polynomial.is_zero():
-            self._write(wrap(build.ZERO), NOTHING_LEFT_ON_TOP(), KEY)
+            self.write(wrap(build.ZERO), NOTHING_LEFT_ON_TOP(), KEY)
             return InFactors(Factored(0, ()), ONE), build.ZERO
         top = polynomial_tree(polynomial, self.algebra)
         if unordered(top) == unordered(one):
@@ -341,57 +339,12 @@ class Rational:
         tree = Quotient(top, below)
         if isinstance(top, Signed):
             tree = build.negative(Quotient(top.body, below))  # type: ignore[assignment]
-        self._write(wrap(tree), COLLECT_ON_TOP(), KEY)
+        self.write(wrap(tree), COLLECT_ON_TOP(), KEY)
         fraction = in_factors(polynomial, self.algebra).times(InFactors(ONE, common))
         lowest, shared = fraction.divided_out()
         if not shared:
             return lowest, tree
-        return self._reduced(fraction, tree, wrap)
-
-    # complex fractions, multiplied through
-
-    def _multiplied_through(self, node: Quotient, wrap: Wrap) -> Step:
-        inner = [
-            self._fraction(body, False).bottom
-            for side in (node.numerator, node.denominator)
-            for body in (terms_of(side))
-        ]
-        common = least_common(inner)
-        factor = common.tree(self.algebra)
-        line = Quotient(
-            build.product(p for p in (node.numerator, factor) if p != build.ONE),
-            build.product((node.denominator, factor)),
-        )
-        says = TOP_AND_BOTTOM_BY_LCD(factor)
-        self._write(wrap(line), says)
-        unworked, tops = [], []
-        for side in (node.numerator, node.denominator):
-            plain_side = fraction_in_factors(side, self.algebra)
-            if plain_side is not None and plain_side.bottom == ONE:
-                tops.append(plain_side.times(InFactors(common, ONE)).top.tree(self.algebra))
-                unworked.append(tops[-1])
-                continue
-            value = self.algebra.function(side)
-            scaled = value.numerator * common.polynomial(self.algebra) / value.denominator
-            tops.append(polynomial_tree(scaled, self.algebra))
-            unworked.append(self._term_by_term(side, common))
-        tree = Quotient(unworked[0], unworked[1])
-        self._write(wrap(tree), BARS_GO())
-        if unordered(tree) != unordered(Quotient(tops[0], tops[1])):
-            tree = Quotient(tops[0], tops[1])
-            self._write(wrap(tree), COLLECT_TERMS())
-        found = fraction_in_factors(tree, self.algebra)
-        assert found is not None
-        return self._reduced(found, tree, wrap)
-
-    def _term_by_term(self, side: Expr, common: Factored) -> Expr:
-        """Write every term of *side* times the common denominator, brackets left."""
-        terms = []
-        for term in build.terms_of(side):
-            scaled = self._fraction(term.body, False).times(InFactors(common, ONE))
-            whole = scaled.divided_out()[0].top.tree(self.algebra)
-            terms.append(build.as_term(whole, term.sign))
-        return build.total(terms)
+        return self.reduced(fraction, tree, wrap)
 
 
 def _product_of(fractions: list[InFactors]) -> InFactors:
