@@ -9,7 +9,7 @@ own errors, ``examine``. Most take a ``Problem`` and returns a record.
 
 from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
-from uchuu_core.contract import OwnError, Problem, own_errors_from, problem_from
+from uchuu_core.contract import OwnError, Problem, own_error_from, problem_from
 from uchuu_core.failures import Failure
 from uchuu_core.forking.forks import forks
 from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
@@ -41,7 +41,7 @@ __all__ = [
     "forks",
     "inspect",
     "nudge",
-    "own_errors_from",
+    "own_error_from",
     "problem_from",
     "proof",
     "repeats",

@@ -1,7 +1,7 @@
-"""Request and answer records of the core's contract, and how requests are checked."""
+"""What the core is asked: the problem, its house rules, a teacher's own errors."""
 
 from dataclasses import dataclass, field
-from typing import Any, Literal, cast, get_args
+from typing import Any, Literal
 
 from uchuu_core import limits
 from uchuu_core.answers.terms import Proof as Proof
@@ -12,6 +12,7 @@ from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import read
 from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.notation.tokens import Decimal
+from uchuu_core.requests import read_record
 from uchuu_core.tree.nodes import Line
 
 Density = Literal["fine", "board", "key"]
@@ -98,109 +99,36 @@ class LineError:
     also: list[str] = field(default_factory=list)
 
 
-def problem_from(record: dict[str, Any]) -> Problem:
+def problem_from(record: Any) -> Problem:
     """Return the problem that a JSON record describes.
 
     Raises:
         BadRequest: a field is missing, unknown in value, or of the wrong type.
-        TooLarge: more than ``limits.LINES`` lines.
+        TooLarge: more lines, own errors or problems to avoid than the bounds.
     """
-    if not isinstance(record, dict):
-        raise BadRequest("A request is one JSON object a line.")
-    task, given = record.get("task"), record.get("given")
-    if task not in get_args(Task):
-        raise BadRequest(f"“task” should be one of {', '.join(get_args(Task))}; it is {task!r}.")
-    if not isinstance(given, str):
-        raise BadRequest("“given” should be the text of the problem.")
-    lines = record.get("lines", [])
-    if not isinstance(lines, list) or not all(isinstance(line, str) for line in lines):
-        raise BadRequest("“lines” should be a list of texts.")
-    if len(lines) > limits.LINES:
-        raise TooLarge(f"At most {limits.LINES} lines are read; these are {len(lines)}.")
-    form = record.get("form") or []
-    if not isinstance(form, list) or not all(isinstance(item, str) for item in form):
-        raise BadRequest("“form” should be a list of words.")
-    for name in ("variable", "method"):
-        if not isinstance(record.get(name), (str, type(None))):
-            raise BadRequest(f"“{name}” should be a text.")
-    numbers = record.get("numbers") or "real"
-    if numbers not in ("real", "complex"):
-        raise BadRequest("“numbers” should be real or complex.")
-    return Problem(
-        cast(Task, task),
-        given,
-        record.get("variable"),
-        record.get("method"),
-        tuple(form),
-        cast(Literal["real", "complex"], numbers),
-        _house(record.get("house")),
-        tuple(lines),
-        record.get("explains") is not False,
-        _whole(record.get("explained") or 0, "explained"),
-        own_errors_from(record.get("own") or []),
-        _whole(record.get("seed") or 0, "seed"),
-        _texts(record.get("avoid") or [], "avoid"),
-    )
+    problem = read_record(Problem, record)
+    for listed, most, what in (
+        (problem.lines, limits.LINES, "lines are read"),
+        (problem.own, limits.OWN_ERRORS, "own errors are used at once"),
+        (problem.avoid, limits.AVOIDED, "problems can be avoided"),
+    ):
+        if len(listed) > most:
+            raise TooLarge(f"At most {most} {what}; these are {len(listed)}.")
+    _hold_ids(problem.own)
+    return problem
 
 
-def own_errors_from(records: Any) -> tuple[OwnError, ...]:
-    """Return the teacher's own errors that JSON records describe.
+def own_error_from(record: Any) -> OwnError:
+    """Return the teacher's own error that a JSON record describes.
 
     Raises:
         BadRequest: a field is missing or of the wrong type.
-        TooLarge: more than ``limits.OWN_ERRORS``.
     """
-    if not isinstance(records, list) or not all(isinstance(item, dict) for item in records):
-        raise BadRequest("“own” should be a list of objects.")
-    if len(records) > limits.OWN_ERRORS:
-        raise TooLarge(f"At most {limits.OWN_ERRORS} own errors are used at once.")
-    found = []
-    for item in records:
-        texts = [item.get(name, "") for name in ("id", "name", "before", "after", "says")]
-        when = item.get("when") or []
-        if not all(isinstance(text, str) for text in texts):
-            raise BadRequest("An own error has the texts id, name, before, after and says.")
-        if not isinstance(when, list) or not all(isinstance(text, str) for text in when):
-            raise BadRequest("“when” should be a list of sentences.")
-        if not texts[0].startswith("own-"):
-            raise BadRequest("The id of an own error begins with “own-”.")
-        key, name, before, after, says = texts
-        found.append(OwnError(key, name, before, after, tuple(when), says))
-    return tuple(found)
+    own = read_record(OwnError, record)
+    _hold_ids((own,))
+    return own
 
 
-def _texts(value: Any, name: str) -> tuple[str, ...]:
-    if not isinstance(value, list) or not all(isinstance(item, str) for item in value):
-        raise BadRequest(f"“{name}” should be a list of texts.")
-    if len(value) > limits.AVOIDED:
-        raise TooLarge(f"At most {limits.AVOIDED} problems can be avoided.")
-    return tuple(value)
-
-
-def _whole(value: Any, name: str) -> int:
-    if isinstance(value, bool) or not isinstance(value, int):
-        raise BadRequest(f"“{name}” should be a whole number.")
-    return value
-
-
-def _house(record: Any) -> House:
-    if record is None:
-        return House()
-    if not isinstance(record, dict):
-        raise BadRequest("“house” should be an object of house rules.")
-    juxtaposition = record.get("juxtaposition", "equal")
-    density = record.get("density", "board")
-    if juxtaposition not in ("equal", "tighter"):
-        raise BadRequest("“house.juxtaposition” should be equal or tighter.")
-    if density not in get_args(Density):
-        raise BadRequest("“house.density” should be fine, board or key.")
-    radicals = record.get("radicals", "any")
-    if radicals not in get_args(Radicals):
-        raise BadRequest("“house.radicals” should be any or non-negative.")
-    methods = record.get("methods") or []
-    if not isinstance(methods, list) or not all(isinstance(item, str) for item in methods):
-        raise BadRequest("“house.methods” should be a list of methods.")
-    decimal = record.get("decimal", "point")
-    if decimal not in get_args(Decimal):
-        raise BadRequest("“house.decimal” should be point or comma.")
-    return House(juxtaposition, decimal, density, radicals, tuple(methods))
+def _hold_ids(listed: tuple[OwnError, ...]) -> None:
+    if any(not own.id.startswith("own-") for own in listed):
+        raise BadRequest("The id of an own error begins with “own-”.")

@@ -12,7 +12,7 @@ from uchuu_core.answers.worked import Compared
 from uchuu_core.checking.context import refuse_systems
 from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
-from uchuu_core.contract import Problem, own_errors_from, problem_from
+from uchuu_core.contract import Problem, own_error_from, problem_from
 from uchuu_core.failures import BadRequest, Failure
 from uchuu_core.forking.forks import forks
 from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
@@ -71,7 +71,7 @@ def _family(record: dict[str, Any]) -> FamilyProblem:
 
 
 def _examine(record: dict[str, Any]) -> Examined:
-    return examine(own_errors_from([record["own"]])[0], tuple(record["examples"]))
+    return examine(own_error_from(record["own"]), tuple(record["examples"]))
 
 
 def _fork(record: dict[str, Any]) -> ForkPath:

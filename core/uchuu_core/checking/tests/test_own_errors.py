@@ -2,7 +2,7 @@
 
 import pytest
 
-from uchuu_core import check, examine, forks, own_errors_from, problem_from
+from uchuu_core import check, examine, forks, own_error_from, problem_from
 from uchuu_core.answers.made import Examined
 from uchuu_core.failures import BadRequest, Failure, TooLarge
 
@@ -17,7 +17,7 @@ HALVES = {
 
 def _examined(before: str, after: str, *when: str, examples: tuple[str, ...] = ()) -> Examined:
     record = {"id": "own-1", "name": "n", "before": before, "after": after, "when": list(when)}
-    return examine(own_errors_from([record])[0], examples)
+    return examine(own_error_from(record), examples)
 
 
 @pytest.mark.parametrize(
@@ -107,8 +107,8 @@ def test_an_own_pattern_that_fits_everywhere_takes_the_time_of_no_other() -> Non
 
 
 def test_records_are_checked() -> None:
-    for broken in ("x", [1], [{"id": "mine"}], [{"id": "own-1", "name": 3}]):
+    for broken in ("x", [1], {"id": "mine"}, {"id": "own-1", "name": 3}):
         with pytest.raises(BadRequest):
-            own_errors_from(broken)
+            own_error_from(broken)
     with pytest.raises(TooLarge):
-        own_errors_from([HALVES] * 41)
+        problem_from({"task": "simplify", "given": "x", "own": [HALVES] * 41})
