@@ -84,7 +84,7 @@ MUTANTS = (
             "register: gaps swapped",
             "factoring.py",
             "their product is {product}, their sum {sum}",
-            "their product is {sum}, their sum {product}",
+            "their sum is {product}, their product {sum}",
             (*VOICE, *BOOK),
         ),
         (
@@ -194,7 +194,7 @@ MUTANTS = (
         (
             "reasons: the LCD is not looked for",
             "both_sides.py",
-            "if lcd is not None and not lcd.factors and abs(by) == lcd.number > 1:",
+            "if lcd is not None and not lcd.factors and by == lcd.number > 1:",
             "if lcd is None:",
             VOICE,
         ),

@@ -112,7 +112,7 @@ def _scaled(start: Relation, ratio: RationalFunction, ring: Ring) -> Says | None
     if by == 1:
         return None
     lcd = _lcd(start, ring)
-    if lcd is not None and not lcd.factors and abs(by) == lcd.number > 1:
+    if lcd is not None and not lcd.factors and by == lcd.number > 1:
         is_single = all(len(build.terms_of(side)) == 1 for side in (start.left, start.right))
         if not is_single:
             return CLEAR_BY(by)

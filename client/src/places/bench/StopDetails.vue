@@ -35,10 +35,7 @@ defineProps<{
         <template v-if="line.if?.length">
           <dt>{{ words.bench.condition }}</dt>
           <dd>
-            <SentenceText
-              :text="line.if.map(readable).join(', ')"
-              :pieces="line.if_parts"
-            />
+            <SentenceText :text="line.if.map(readable).join(', ')" :pieces="line.if_parts" />
           </dd>
         </template>
         <template v-if="line.adds?.length">

@@ -89,6 +89,7 @@ def _paper(task: str, node: Expr | Relation) -> dict:  # type: ignore[type-arg]
     return {"task": task, "given": plain(node), "lines": [plain(m.line) for m in lines]}
 
 
+@pytest.mark.slow  # many papers
 @given(linear_equations())
 @settings(max_examples=40, deadline=None)
 def test_right_work_is_never_called_wrong(problem: tuple[Relation, Fraction]) -> None:
@@ -99,6 +100,7 @@ def test_right_work_is_never_called_wrong(problem: tuple[Relation, Fraction]) ->
     assert all("doubt" not in line for line in answer["lines"])
 
 
+@pytest.mark.slow  # many papers
 @given(number_expressions(), st.integers(1, 9), st.data())
 @settings(max_examples=60, deadline=None)
 def test_a_line_with_another_value_is_never_called_right(
@@ -119,6 +121,7 @@ def test_a_line_with_another_value_is_never_called_right(
     assert answer["first_wrong"] == len(lines)
 
 
+@pytest.mark.slow  # many papers
 @given(linear_equations(), st.integers(1, 5))
 @settings(max_examples=40, deadline=None)
 def test_what_follows_from_a_wrong_line_is_follow_through(
@@ -148,6 +151,7 @@ _PROBLEMS = st.one_of(
 )
 
 
+@pytest.mark.slow  # many papers
 @given(_PROBLEMS, st.sampled_from(SEARCHED), st.data())
 @settings(max_examples=120, deadline=None, suppress_health_check=[HealthCheck.filter_too_much])
 def test_what_an_error_writes_is_called_wrong_and_traced_to_it(

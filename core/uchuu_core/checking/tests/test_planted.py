@@ -16,6 +16,7 @@ from uchuu_core.tests.support.planting import (
 ROUNDS = int(environ.get("UCHUU_PLANTED", "1"))
 
 
+@pytest.mark.slow  # thousands of planted errors
 def test_planted_errors_are_named_first_or_among_the_others() -> None:
     counts = counted(ROUNDS, seed=3).values()
 

@@ -217,3 +217,20 @@ def test_a_line_that_a_method_writes_has_the_sentence_of_the_method(
     answer = check(problem_from({"task": task, "given": given, "lines": lines}))
 
     assert [line["says"] for line in answer["lines"]] == says
+
+
+@pytest.mark.parametrize(
+    ("task", "given", "line", "says"),
+    [
+        ("solve", "y/6+1/4 = 2-y/3", "2y+3 = 24-4y", "Multiply every term by the LCD, 12."),
+        ("solve", "x/4+x/6 = x-7", "3x+2x = 12x-84", "Multiply every term by the LCD, 12."),
+        ("solve", "x/2-1/3 = 5/6", "-3x+2 = -5", "Multiply both sides by −6."),
+        ("simplify", "x^2+5x+6", "(x+2)(x+3)", "3 and 2: their product is 6, their sum 5."),
+        ("factor", "sqrt(72)", "6sqrt(2)", "36 is the largest square in it"),
+        ("evaluate", "(2x-3)^2", "4x^2-12x+9", "Like terms: −6x − 6x is −12x."),
+    ],
+)
+def test_a_reason_is_found_whatever_was_asked_and_the_lcd_comes_first(
+    task: str, given: str, line: str, says: str
+) -> None:
+    assert says in _first_line(task, given, line)["says"]

@@ -119,6 +119,7 @@ BESIDE = {
 }
 
 
+@pytest.mark.slow  # many papers
 @pytest.mark.parametrize("share", range(4))
 def test_what_stands_beside_changes_no_other_verdict(share: int) -> None:
     chance = random.Random(share)

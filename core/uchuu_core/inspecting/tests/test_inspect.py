@@ -111,6 +111,7 @@ def _harder(task: str, easy: str, hard: str) -> bool:
     return bool(low < high)
 
 
+@pytest.mark.slow  # many papers
 @given(st.integers(2, 9), st.integers(1, 9), st.integers(2, 9))
 @settings(max_examples=20, deadline=None)
 def test_an_equation_grows_harder_in_every_way(a: int, b: int, x: int) -> None:
@@ -125,6 +126,7 @@ def test_an_equation_grows_harder_in_every_way(a: int, b: int, x: int) -> None:
     assert _harder("solve", easy, f"{a}x^2 + {b}x = {c}"), "a higher degree"
 
 
+@pytest.mark.slow  # many papers
 @given(st.integers(2, 6), st.integers(2, 6), st.integers(2, 9))
 def test_an_expression_grows_harder_in_every_way(a: int, b: int, c: int) -> None:
     assert _harder("evaluate", f"{a} + {b}", f"{a} + {b}*{c}")

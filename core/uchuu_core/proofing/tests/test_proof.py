@@ -50,6 +50,7 @@ def test_a_clean_key_passes(whole: bool) -> None:
     assert len(report["items"]) == len(listed) > 40
 
 
+@pytest.mark.slow  # a whole key
 def test_a_planted_mistake_is_found_at_its_line_and_mended() -> None:
     listed, planted = [], []
     for seed, case in enumerate(WORKED):
