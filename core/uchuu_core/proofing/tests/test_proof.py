@@ -33,6 +33,7 @@ def _key(cases_and_lines: list[tuple[dict[str, Any], list[str]]]) -> str:
     )
 
 
+@pytest.mark.slow  # a whole key
 @pytest.mark.parametrize("whole", [True, False], ids=["all lines", "answers only"])
 def test_a_clean_key_passes(whole: bool) -> None:
     listed = []
