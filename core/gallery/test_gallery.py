@@ -8,6 +8,7 @@ from uchuu_core.tests.support.voice import never_said
 
 from gallery.__main__ import gallery
 from gallery.errors import page
+from gallery.forks import page as forks
 from gallery.sentences import example_of
 from gallery.sentences import page as sentences
 
@@ -34,6 +35,12 @@ def test_the_page_of_sentences_is_current() -> None:
     assert stored.read_text("utf-8") == sentences(), (
         "python -m gallery.sentences > ../docs/sentences.md"
     )
+
+
+def test_the_page_of_forks_is_current() -> None:
+    stored = DOCS / "forks.md"
+
+    assert stored.read_text("utf-8") == forks(), "python -m gallery.forks > ../docs/forks.md"
 
 
 @pytest.mark.parametrize("key", SENTENCES)

@@ -14,8 +14,9 @@ from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem, own_error_from, problem_from
 from uchuu_core.failures import BadRequest, Failure
+from uchuu_core.forking.choices import choices
 from uchuu_core.forking.forks import forks
-from uchuu_core.forking.uses import choices, find_the_mistake, fork_path, screen
+from uchuu_core.forking.uses import find_the_mistake, fork_path, screen
 from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect

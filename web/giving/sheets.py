@@ -7,6 +7,7 @@ anew. What cannot be worked says so in its place.
 import re
 from contextvars import ContextVar
 from dataclasses import asdict, dataclass, field, replace
+from random import Random
 from typing import Any, Literal
 
 from sets.models import ProblemSet, SetItem
@@ -215,9 +216,26 @@ def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
     items = [
         _item(asker, item, number, wish) for number, item in enumerate(stored.items.all(), start=1)
     ]
+    _spread_letters(items, wish.seed)
     return Sheet(
         stored.title, stored.form, stored.instruction, wish.what, wish.room, wish.paper, items
     )
+
+
+def _spread_letters(items: list[SheetItem], seed: int) -> None:
+    """Let the right answers of a sheet fall on every letter about as often, in no order to guess."""
+    asked = [item for item in items if item.choices]
+    most = max((len(item.choices) for item in asked), default=1)
+    places = [number % most for number in range(len(asked))]
+    Random(seed).shuffle(places)
+    for item, place in zip(asked, places, strict=True):
+        right = [choice for choice in item.choices if choice.right]
+        others = [choice for choice in item.choices if not choice.right]
+        place %= len(item.choices)
+        others[place:place] = right
+        item.choices = [
+            replace(choice, letter=letter) for letter, choice in zip(LETTERS, others, strict=False)
+        ]
 
 
 def _item(asker: Asker, item: SetItem, number: int, wish: Wish) -> SheetItem:

@@ -2340,7 +2340,7 @@ export interface components {
             /** Wrong */
             wrong: string;
             /** Ends In */
-            ends_in: string | null;
+            ends_in: string;
             /** Says */
             says: string;
             /** Because */
@@ -2352,7 +2352,11 @@ export interface components {
             /** Wrong Latex */
             wrong_latex: string;
             /** Ends In Latex */
-            ends_in_latex: string | null;
+            ends_in_latex: string;
+            /** Also */
+            also?: string[];
+            /** Also Names */
+            also_names?: string[];
             /** Hidden */
             hidden?: boolean;
         };
@@ -2539,7 +2543,7 @@ export interface components {
             /** Wrong */
             wrong: string;
             /** Ends In */
-            ends_in: string | null;
+            ends_in: string;
         };
         /**
          * Told

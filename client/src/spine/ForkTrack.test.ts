@@ -32,7 +32,7 @@ function track(open: boolean, carry = async () => [line('x=3'), line('x=2')]) {
   const forks = [
     fork('first'),
     fork('second', { hidden: true }),
-    fork('third', { ends_in: null, ends_in_latex: null }),
+    fork('third', { wrong: 'x = 2', also_names: ['another'] }),
   ]
   return mount(ForkTrack, { props: { forks, open, carry } })
 }
@@ -50,7 +50,8 @@ test('each fork has its end, and says when the problem cannot tell it', () => {
   expect(rows[0]?.text()).toContain(words.forks.ends)
   expect(rows[1]?.text()).toContain(words.forks.hidden)
   expect(rows[1]?.find('[data-mark=doubt]').exists()).toBe(true)
-  expect(rows[2]?.text()).not.toContain(words.forks.ends)
+  expect(rows[2]?.text()).toContain(words.forks.isEnd)
+  expect(rows[2]?.text()).toContain(`third${words.forks.or}another`)
 })
 
 test('a fork opens with its reason and the lines that carry it on, and closes again', async () => {

@@ -52,13 +52,13 @@ async function show(fork: Fork): Promise<void> {
           <Stop :sign="fork.hidden ? '≈' : '≠'" :mark="fork.hidden ? 'doubt' : 'wrong'" />
           <span class="line"><MathText :latex="fork.wrong_latex" display /></span>
           <span class="words">
-            <b>{{ fork.name }}</b>
+            <b>{{ [fork.name, ...(fork.also_names ?? [])].join(words.forks.or) }}</b>
             <span class="end">
               <template v-if="fork.hidden">{{ words.forks.hidden }}</template>
-              <template v-else-if="fork.ends_in_latex && fork.ends_in !== fork.wrong">
+              <template v-else-if="fork.ends_in !== fork.wrong">
                 {{ words.forks.ends }} <MathText :latex="fork.ends_in_latex" />
               </template>
-              <template v-else-if="fork.ends_in">{{ words.forks.isEnd }}</template>
+              <template v-else>{{ words.forks.isEnd }}</template>
             </span>
           </span>
         </button>

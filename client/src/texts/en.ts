@@ -159,6 +159,7 @@ export const words = {
     hide: 'Hide forks',
     leave: (n: number) => (n === 1 ? '1 way to leave here' : `${n} ways to leave here`),
     ends: 'ends in',
+    or: ' or: ',
     isEnd: 'and stops there',
     hidden: 'ends in the right answer: this problem cannot tell',
     looking: 'Looking for forks …',

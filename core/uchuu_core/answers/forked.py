@@ -16,7 +16,7 @@ class Screening(TypedDict):
     name: str
     after: int
     wrong: str
-    ends_in: str | None
+    ends_in: str
 
 
 class Screened(TypedDict):
@@ -37,7 +37,9 @@ class Fork(Screening):
     counter: str | None
     counter_parts: list[Piece]
     wrong_latex: str
-    ends_in_latex: str | None
+    ends_in_latex: str
+    also: NotRequired[list[str]]
+    also_names: NotRequired[list[str]]
     hidden: NotRequired[bool]
 
 

@@ -188,8 +188,18 @@ def _moved_then_scaled(was: Sides, has: Sides, ring: Ring) -> Iterator[Says]:
     added = _difference(was, (left, right)) if left and right else None
     if has[1].is_zero or has[0].is_zero:
         moved = ALL_TERMS_ON_ONE_SIDE()
-    elif added is not None:
+    elif added is not None and _stands_in(added, was):
         moved = moved_across(polynomial_tree(-added, ring))
     else:
         return
     yield moved if by == 1 else moved + scale_says(by)
+
+
+def _stands_in(added: fmpq_mpoly, was: Sides) -> bool:
+    """Whether every term that was moved is a term of a side: nobody moves 56/15 out of nowhere."""
+    terms: set[tuple[Any, Any]] = set()
+    for side in was:
+        if side.denominator.is_constant():
+            polynomial = side.numerator / side.denominator.leading_coefficient()
+            terms |= {(tuple(powers), abs(size)) for powers, size in polynomial.to_dict().items()}
+    return all((tuple(powers), abs(size)) in terms for powers, size in added.to_dict().items())

@@ -7,16 +7,16 @@ nothing is named.
 
 from collections.abc import Iterable, Iterator
 from contextlib import suppress
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import lru_cache
+from itertools import islice
 
 from uchuu_core import limits
 from uchuu_core.checking import slips
-from uchuu_core.checking.fingerprint import PRIME, SEEDS, NoPrint, print_of, sides_print
-from uchuu_core.checking.states import MOST_BEFORE_DOUBT, LawfulStates
-from uchuu_core.checking.tidy import tidied
-from uchuu_core.kernel.branches import branches
-from uchuu_core.kernel.points import NotRational
+from uchuu_core.checking.fingerprint import NoPrint
+from uchuu_core.checking.states import MOST_AFTER_ERROR, MOST_BEFORE_DOUBT, LawfulStates
+from uchuu_core.checking.target import Found, Target, has_bracket
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.moves.errors import (
     copying,
@@ -28,20 +28,10 @@ from uchuu_core.moves.move import Effect, Move, Places
 from uchuu_core.moves.preferred import PREFERRED
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
-    AllExcept,
-    Builder,
-    Chain,
-    Coordinates,
-    Either,
-    Feature,
-    Interval,
     Line,
-    Outcome,
     Quotient,
     Relation,
     Sum,
-    Union,
-    ValueSet,
 )
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.paths import parts as parts_of
@@ -54,109 +44,11 @@ _LAST = {
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
 _CLEARING = {equations.CLEARING_MISSED_TERM.key, equations.MINUS_BEFORE_FRACTION.key}
 """Errors of clearing denominators: thought of only where one is written."""
+_MOST_STATES_TWICE = 4
+_MOST_ONCE = 8
 SEARCHED: tuple[Move, ...] = tuple(
     move for move in ERRORS if move.is_searched and move.effect is Effect.WRONG
 )
-
-
-@dataclass(frozen=True, slots=True)
-class Found:
-    """One error that reproduces the line.
-
-    ``steps`` counts the lawful forms between (0: from the line itself); ``closeness`` is 0 when
-    the very line comes out, 1 for equal sides, 2 for an equation with its terms in other places.
-    """
-
-    error: str
-    closeness: int
-    steps: int
-    wrong: Line
-
-
-class Target:
-    """The line to reproduce, with what candidates are compared by.
-
-    Raises:
-        NoPrint: the line has no fingerprint.
-    """
-
-    def __init__(self, line: Line) -> None:
-        self.line = without_brackets(line)
-        self.shape = unordered(self.line)
-        self._tidy_shape = unordered(tidied(self.line))
-        self.is_equation = isinstance(line, (Relation, Either))
-        self._at = {seed: self._values(self.line, seed) for seed in SEEDS}
-
-    @staticmethod
-    def _values(line: Line, seed: int) -> tuple[int, ...]:
-        if isinstance(line, Relation):
-            try:
-                return sides_print(line, seed)
-            except NoPrint:
-                return _branch_prints(line, seed)
-        if isinstance(line, Either):
-            return _branch_prints(line, seed)
-        if isinstance(
-            line,
-            (Chain, ValueSet, Outcome, AllExcept, Feature, Coordinates, Interval, Union, Builder),
-        ):
-            raise NoPrint
-        try:
-            return (print_of(line, seed),)
-        except NoPrint:
-            return _branch_prints(line, seed)
-
-    def closeness(self, candidate: Line) -> int | None:
-        """Return how close *candidate* comes (see ``Found``), None when it is another line."""
-        limits.spend()
-        if isinstance(candidate, (Relation, Either)) is not self.is_equation:
-            return None
-        near = None
-        for seed in SEEDS:
-            try:
-                near = _nearness(self._values(candidate, seed), self._at[seed])
-            except NoPrint:
-                return None
-            if near is None:
-                return None
-        return near if near == 2 else self._writing(candidate)
-
-    def _writing(self, candidate: Line) -> int:
-        """Return 0 when *candidate* is also written like the line, up to light tidying, else 1."""
-        if unordered(candidate) == self.shape:
-            return 0
-        return 0 if unordered(tidied(candidate)) == self._tidy_shape else 1
-
-
-def _branch_prints(line: Line, seed: int) -> tuple[int, ...]:
-    """Return the prints of all branches of an "or" or ±, in an order of their own.
-
-    Raises:
-        NoPrint: too many branches, or one has no print.
-    """
-    try:
-        found = sorted({_one_print(branch, seed) for branch in branches(line)})
-    except NotRational as reason:
-        raise NoPrint from reason
-    return (0, len(found), *found)
-
-
-def _one_print(branch: Line, seed: int) -> int:
-    if not isinstance(branch, Relation):
-        return print_of(branch, seed)  # type: ignore[arg-type]
-    left, right = sides_print(branch, seed)
-    gap = (left - right) % PRIME
-    return min(gap, PRIME - gap)
-
-
-def _nearness(values: tuple[int, ...], wanted: tuple[int, ...]) -> int | None:
-    """Return 1 for the same sides, 2 for the same difference of sides, else None."""
-    if values == wanted or values == wanted[::-1]:
-        return 1
-    if len(values) != 2 or len(wanted) != 2:
-        return None
-    gap, other = (values[0] - values[1]) % PRIME, (wanted[0] - wanted[1]) % PRIME
-    return 2 if gap == other or (gap + other) % PRIME == 0 else None
 
 
 def _collect(
@@ -168,6 +60,8 @@ def _collect(
     near = [f for f in found if f.closeness < 2]
     if near:
         found[:] = near
+    if not found:
+        found.extend(_made_twice(states, target, moves))
     if not found or all(f.error in _LAST or f.steps > 6 or _is_far(f) for f in found):
         found.extend(slips.slips(states, target.line, target.closeness, Found))
     if all(_is_far(f) for f in found):  # a slip of the pen beside lawful steps of the same line
@@ -206,13 +100,38 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
                 continue
             for step in move.apply_at(state, parts):
                 near = target.closeness(step.result)
-                if near and move.is_ending:
+                if near and (move.is_ending or _opened_again(move, step.result, target)):
                     continue
                 if near is not None and unordered(step.result) != start_shape:
-                    hits += near < 2
+                    hits += near < (1 if move.key in _LAST and not is_pen else 2)
                     yield _named(Found(move.key, near, steps, step.result), state)
         if hits:
             return
+
+
+def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
+    """Yield errors that a student made at two places of the line alike.
+
+    Plain numbers come out alike by chance too often: there the very line must be written.
+    """
+    is_plain = not letters(target.line)
+    for steps, state in enumerate(islice(states, _MOST_STATES_TWICE)):
+        parts = Places(state)
+        for move in moves:
+            if move.is_ending or move.key in _LAST:
+                continue
+            for once in islice(move.apply_at(state, parts), _MOST_ONCE):
+                for twice in move.apply_at(once.result, Places(once.result)):
+                    near = target.closeness(twice.result)
+                    if near is not None and near <= (0 if is_plain else 1):
+                        yield Found(move.key, near, steps, twice.result)
+
+
+def _opened_again(move: Move, wrong: Line, target: Target) -> bool:
+    """Whether a factor would be taken out wrongly and then multiplied in again on the same line."""
+    if move.due is not Family.FACTORS or target.has_bracket or not letters(target.line):
+        return False
+    return has_bracket(wrong)
 
 
 def _is_far(found: Found) -> bool:
@@ -247,6 +166,37 @@ def directly_reproduced(before: Line, line: Line, own: tuple[Move, ...] = ()) ->
     with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
         return _only_an_error(before, target, (*SEARCHED, *own))
     return None
+
+
+@lru_cache(maxsize=2048)
+def reproduced_with_more(before: Line, line: Line, own: tuple[Move, ...] = ()) -> Found | None:
+    """Return an error that, with lawful steps after it on the same line, gives exactly this writing.
+
+    Asked only where no law explains the right *line*.
+    """
+    try:
+        target = Target(line)
+    except NoPrint:
+        return None
+    with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
+        lawful = LawfulStates(before, MOST_BEFORE_DOUBT)
+        if any(unordered(state) == target.shape for state in lawful):
+            return None
+        start = without_brackets(before)
+        parts = Places(start)
+        for move in (*SEARCHED, *own):
+            if move.key not in _LAST and move.may_be_luck:
+                for step in move.apply_at(start, parts):
+                    if _leads_to(step.result, target):
+                        return Found(move.key, 0, 1, step.result)
+    return None
+
+
+def _leads_to(wrong: Line, target: Target) -> bool:
+    near = target.closeness(wrong)
+    if near is None or near > 1:
+        return False
+    return any(unordered(state) == target.shape for state in LawfulStates(wrong, MOST_AFTER_ERROR))
 
 
 def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Found | None:
@@ -299,6 +249,7 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
         general,
         on_sides,
         last,
+        target.apart(found.wrong),
         order,
     )
 

@@ -7,7 +7,7 @@ from uchuu_core import limits
 from uchuu_core.answers.checked import Answer, CandidateCheck, Checked, CheckedLine
 from uchuu_core.checking.chains import misused_equals
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.diagnosis import directly_reproduced
+from uchuu_core.checking.diagnosis import directly_reproduced, reproduced_with_more
 from uchuu_core.checking.domain_lines import states_domain
 from uchuu_core.checking.entries import entry_of_line, readable_lines, shown_entry
 from uchuu_core.checking.equations import same_by_special_cases
@@ -25,31 +25,22 @@ from uchuu_core.checking.steps import (
     same_end,
     solutions_or_none,
 )
+from uchuu_core.checking.stops import stop_for
+from uchuu_core.checking.target import Found
 from uchuu_core.checking.worked_reasons import Asked, joined_by_method, said_by_method
-from uchuu_core.contract import Problem
+from uchuu_core.contract import OwnError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.domains import condition
-from uchuu_core.kernel.finished import ALONE, FACTORED, LOWEST_TERMS, Unmet, unmet_forms
+from uchuu_core.kernel.finished import ALONE, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
-from uchuu_core.kernel.finished_roots import NEGATIVE_EXPONENT, RATIONALISED, SIMPLEST_ROOTS
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.lawbook.says import listed, mathematics
-from uchuu_core.moves.errors import answers
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters, walk
-
-_STOPS = {
-    ALONE: answers.STOP_UNKNOWN_NOT_ALONE.key,
-    LOWEST_TERMS: answers.STOP_NOT_LOWEST_TERMS.key,
-    SIMPLEST_ROOTS: answers.STOP_ROOT_NOT_SIMPLIFIED.key,
-    RATIONALISED: answers.STOP_ROOT_IN_DENOMINATOR.key,
-    FACTORED: answers.STOP_NOT_FULLY_FACTORED.key,
-    NEGATIVE_EXPONENT: answers.STOP_NEGATIVE_EXPONENT.key,
-}
 
 
 def check(problem: Problem) -> Checked:
@@ -196,13 +187,13 @@ def _explain(record: CheckedLine, step: Step, written: Line, context: Context) -
     asked = Asked(problem.task, problem.method, problem.house.density)
     says = None
     line = step.entry.lines[-1] if step.entry and step.entry.lines else step.line
+    may_be_luck = not (step.judgement.is_aside or step.is_back)
     if step.judgement.is_aside:
         says = joined_by_method(context.posed, written, line, asked)
     else:
-        doubt = directly_reproduced(step.before, step.line, moves_of(own))
-        if doubt is not None:
-            record["doubt"] = doubt.error
-            record["doubt_name"] = wording_of(doubt.error, own).name
+        if may_be_luck and _doubted(
+            record, directly_reproduced(step.before, step.line, moves_of(own)), own
+        ):
             return
         # where a letter names a part, or features stand between, the line above is no state
         if written != step.before:
@@ -212,6 +203,16 @@ def _explain(record: CheckedLine, step: Step, written: Line, context: Context) -
         says = says or said_at(context.posed, step.before, step.line, asked, context.ring)
     if says is not None:
         record |= {"law": says.law.key, **says.record()}
+    elif may_be_luck:
+        _doubted(record, reproduced_with_more(step.before, step.line, moves_of(own)), own)
+
+
+def _doubted(record: CheckedLine, found: Found | None, own: tuple[OwnError, ...]) -> bool:
+    """Mark a right line that an error has written; return whether one has."""
+    if found is not None:
+        record["doubt"] = found.error
+        record["doubt_name"] = wording_of(found.error, own).name
+    return found is not None
 
 
 # the last line
@@ -226,8 +227,7 @@ def _unfinished(record: CheckedLine, step: Step, context: Context) -> str | None
     unmet = list(dict.fromkeys(item.form for item in parts))
     if not unmet or (isinstance(line, Either) and _holds_always(line, context)):
         return None
-    which = NEGATIVE_EXPONENT if NEGATIVE_EXPONENT in unmet else unmet[0]
-    stop = _STOPS.get(which, answers.STOP_LIKE_TERMS_LEFT.key)
+    stop = stop_for(parts, context.problem.form).key
     record |= {"verdict": "unfinished", "unmet": unmet}
     record["unmet_at"] = [plain(item.part) for item in parts]
     record["error"] = error_record(worded(stop, None, None, [], ()), ())

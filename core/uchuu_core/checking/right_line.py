@@ -12,8 +12,8 @@ from itertools import islice
 
 from uchuu_core import limits
 from uchuu_core.checking.context import Context
-from uchuu_core.checking.diagnosis import Found
 from uchuu_core.checking.states import LawfulStates
+from uchuu_core.checking.target import Found
 from uchuu_core.checking.worked_reasons import Asked, routes_of
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.finished import unmet_forms

@@ -1,5 +1,7 @@
 """Errors that follow from what lines say: extra candidates kept, branches lost, features misplaced."""
 
+from flint import fmpq
+
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.domain_lines import domain_set
 from uchuu_core.checking.feature_lines import lines_at, number_of
@@ -10,9 +12,10 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, features_of
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import described
-from uchuu_core.moves.errors import answers, equations
+from uchuu_core.moves.errors import answers, equations, undoing
 from uchuu_core.moves.errors import found_otherwise as errors
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
@@ -22,6 +25,7 @@ from uchuu_core.tree.nodes import (
     Expr,
     Feature,
     Line,
+    Number,
     Outcome,
     Power,
     Quotient,
@@ -29,8 +33,11 @@ from uchuu_core.tree.nodes import (
     Root,
     Signed,
     Sum,
+    Symbol,
 )
 from uchuu_core.tree.paths import letters, parts
+
+_ZERO = Algebraic.of(fmpq(0))
 
 
 def state_error(before: Line, line: Line, judgement: Judgement, context: Context) -> str | None:
@@ -53,13 +60,19 @@ def _solution_error(before: Line, line: Line, judgement: Judgement, context: Con
     if was.everything and not has.everything and isinstance(before, Relation) and is_answer:
         return equations.IDENTITY_MISREAD.key
     if was.is_empty and not has.is_empty and is_answer and _is_plain(before):
+        if any(step.result == line for step in undoing.ZERO_MISREAD.apply(before)):
+            return undoing.ZERO_MISREAD.key
         return equations.CONTRADICTION_MISREAD.key
     if has.is_empty and isinstance(line, Outcome) and not was.is_empty:
         return answers.SOLUTION_WRONGLY_REJECTED.key
     if judgement.verdict == "wrong" and is_answer and judgement.adds:
         kept = _extraneous(context, judgement)
         excluded = kept == errors.RATIONAL_EXTRANEOUS.key
-        if was.same_solutions(has) or (excluded and was.is_empty and before == context.given):
+        if was.same_solutions(has) or (
+            was.is_empty
+            and before == context.given
+            and (excluded or _holds_squared(before, has, context))
+        ):
             return kept
     if judgement.verdict == "loses" and is_answer and has.points < was.points:
         if lists_several(before) and _may_have_extra(context.given):
@@ -93,6 +106,15 @@ def _may_have_extra(given: Line) -> bool:
     )
 
 
+def _holds_squared(given: Line, has: SolutionSet, context: Context) -> bool:
+    """Whether what a line says holds in the given with both sides squared."""
+    if not isinstance(given, Relation):
+        return False
+    squared = Relation(Power(given.left, Number("2")), "=", Power(given.right, Number("2")))
+    found = solutions_or_none(squared, context)
+    return found is not None and has.within(found)
+
+
 def _extraneous(context: Context, judgement: Judgement) -> str:
     excluded = excluded_points(context.domain(context.given).excluded, context.unknown)
     texts = {described(point, context.unknown) for point in excluded}
@@ -114,9 +136,12 @@ def _domain_error(line: Line, context: Context) -> str | None:
         stated = {number_of(option.right) for option in options if isinstance(option, Relation)}
     given = without_brackets(context.given)
     wanted = _gaps(given, context.unknown)
+    zeros = set(features_of(given, context.unknown).zeros)
     negated = {_negative(point) for point in stated}
     if stated != negated and any(p not in wanted and n in wanted for p, n in _turned(stated)):
         return errors.EXCLUDED_SIGN.key
+    if stated and stated <= zeros:
+        return errors.EXCLUDED_FROM_TOP.key
     if stated < wanted:
         reduced = set(features_of(given, context.unknown).vertical)
         return (errors.FROM_REDUCED if stated == reduced else errors.FACTOR_MISSED).key
@@ -148,13 +173,13 @@ def _feature_error(line: Feature, context: Context) -> str | None:
         case "hole":
             return _hole(line, found)
         case "horizontal asymptote":
-            return _horizontal(line, found)
+            return _horizontal(line, found, context)
         case "oblique asymptote":
             return errors.NOT_DIVIDED.key if found.is_oblique and line.items else None
         case "x-intercept":
             return _x_intercept(line, found)
         case "y-intercept":
-            return errors.INTERCEPTS_SWAPPED.key if _on_axis(line, found) else None
+            return _y_intercept(line, found)
         case "end left" | "end right":
             return _end(line, found)
         case "domain":
@@ -165,13 +190,23 @@ def _feature_error(line: Feature, context: Context) -> str | None:
 
 
 def _vertical(line: Feature, found: Features, context: Context) -> str | None:
+    if _with_letter(line, "y") & set(found.vertical):
+        return errors.LETTERS_SWAPPED.key
     stated = lines_at(line, context.unknown)
     if any(x in stated for x, _ in found.holes):
         return errors.HOLE_AS_ASYMPTOTE.key
     wrong = stated - set(found.vertical)
     if wrong and all(_negative(x) in found.vertical for x in wrong):
         return errors.SHIFT_SIGN.key
-    return None
+    return errors.EXCLUDED_FROM_TOP.key if stated and stated <= set(found.zeros) else None
+
+
+def _with_letter(line: Feature, letter: str) -> set[Algebraic]:
+    """Return the numbers c of the items ``letter = c``; empty where an item is something else."""
+    items = [item for item in line.items if isinstance(item, Relation)]
+    if len(items) < len(line.items) or any(item.left != Symbol(letter) for item in items):
+        return set()
+    return {number_of(item.right) for item in items}
 
 
 def _hole(line: Feature, found: Features) -> str | None:
@@ -180,15 +215,30 @@ def _hole(line: Feature, found: Features) -> str | None:
     return errors.HOLE_HEIGHT.key if stated == places and places else None
 
 
-def _horizontal(line: Feature, found: Features) -> str | None:
-    equal = found.top.degree() == found.bottom.degree()
-    if equal and line.items:
-        return errors.COEFFICIENTS.key
-    return errors.DEGREE_MIXUP.key
+def _horizontal(line: Feature, found: Features, context: Context) -> str | None:
+    height = Algebraic.of(found.right) if isinstance(found.right, fmpq) else None
+    if height is not None and height in _with_letter(line, context.unknown):
+        return errors.LETTERS_SWAPPED.key
+    if found.top.degree() != found.bottom.degree():
+        return errors.DEGREE_MIXUP.key
+    stated = lines_at(line, "y")
+    if height is not None and isinstance(without_brackets(context.given), Sum):
+        if stated == {_negative(height)} != {height}:
+            return errors.VERTICAL_SHIFT.key
+    return errors.COEFFICIENTS.key if line.items else errors.DEGREE_MIXUP.key
+
+
+def _coordinates(line: Feature, turned: bool = False) -> set[tuple[Algebraic, Algebraic]]:
+    """Return the points that a line states; *turned*: with their coordinates exchanged."""
+    points = [item for item in line.items if isinstance(item, Coordinates)]
+    pairs = [(number_of(point.x), number_of(point.y)) for point in points]
+    return {(y, x) for x, y in pairs} if turned else set(pairs)
 
 
 def _x_intercept(line: Feature, found: Features) -> str | None:
-    stated = {number_of(i.x) for i in line.items if isinstance(i, Coordinates)}
+    stated = {x for x, _ in _coordinates(line)}
+    if _coordinates(line, turned=True) == {(zero, _ZERO) for zero in found.zeros}:
+        return errors.COORDINATES_SWAPPED.key
     if any(x in stated for x, _ in found.holes):
         return errors.INTERCEPT_AT_HOLE.key
     if stated & set(found.vertical) or _at_zero(stated, found):
@@ -200,9 +250,14 @@ def _at_zero(stated: set[Algebraic], found: Features) -> bool:
     return found.at_zero is not None and stated == {Algebraic.of(found.at_zero)}
 
 
-def _on_axis(line: Feature, found: Features) -> bool:
-    stated = {number_of(i.y) for i in line.items if isinstance(i, Coordinates)}
-    return bool(stated & {*found.zeros, *found.vertical})
+def _y_intercept(line: Feature, found: Features) -> str | None:
+    stated = {y for _, y in _coordinates(line)}
+    if found.at_zero is not None:
+        if _coordinates(line, turned=True) == {(_ZERO, Algebraic.of(found.at_zero))}:
+            return errors.COORDINATES_SWAPPED.key
+        if stated == {Algebraic.of(found.top[0])}:
+            return errors.Y_FROM_TOP.key
+    return errors.INTERCEPTS_SWAPPED.key if stated & {*found.zeros, *found.vertical} else None
 
 
 def _end(line: Feature, found: Features) -> str | None:

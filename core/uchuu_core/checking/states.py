@@ -5,13 +5,25 @@ forms that laws make of it in a few steps: numbers worked out, brackets opened, 
 """
 
 from collections.abc import Iterator
+from fractions import Fraction
+from math import gcd
 
 from uchuu_core import limits
-from uchuu_core.moves.laws import arithmetic, equations, expanding, signs
+from uchuu_core.moves.laws import arithmetic, equations, expanding, exponents, signs
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Move, Places
-from uchuu_core.tree.build import ONE, terms_of, without_brackets
-from uchuu_core.tree.nodes import Line, Relation
+from uchuu_core.tree.build import (
+    ONE,
+    as_term,
+    number,
+    product,
+    terms_of,
+    times,
+    total,
+    without_brackets,
+)
+from uchuu_core.tree.nodes import Line, Relation, Sum
+from uchuu_core.tree.paths import replace_at, walk
 from uchuu_core.tree.shape import unordered
 
 _TIDYING = (
@@ -20,11 +32,13 @@ _TIDYING = (
     expanding.MINUS_INTO_BRACKET,
     expanding.INTO_BRACKET,
     expanding.MULTIPLY_BRACKETS,
+    expanding.SQUARE_BINOMIAL,
     arithmetic.POWER,
     arithmetic.MULTIPLY,
     arithmetic.DIVIDE,
     arithmetic.ADD,
     expanding.COLLECT,
+    exponents.POWER_OF_PRODUCT,
 )
 _ON_EQUATIONS: tuple[Move, ...] = (
     equations.CLEAR_DENOMINATORS,
@@ -35,6 +49,9 @@ _ON_EQUATIONS: tuple[Move, ...] = (
 MOST_STATES = 12
 MOST_BEFORE_DOUBT = 40
 """A right line is doubted only when none of so many lawful forms is that line."""
+
+MOST_AFTER_ERROR = 6
+"""Lawful forms of what an error wrote, in which a right line is looked for."""
 
 
 class LawfulStates:
@@ -86,11 +103,30 @@ def _every_term_divided(line: Relation) -> Iterator[Line]:
                 )
 
 
+def _number_taken_out(line: Line) -> Iterator[Line]:
+    """Take the common number of the terms of a sum out in front of a bracket."""
+    for path, part in walk(line):
+        if not isinstance(part, Sum):
+            continue
+        split = [coefficient_and_rest(term.body) for term in part.terms]
+        if any(size.denominator != 1 for size, _ in split):
+            continue
+        common = gcd(*(int(size) for size, _ in split))
+        if common > 1:
+            terms = (
+                as_term(times(size / common, rest), term.sign)
+                for (size, rest), term in zip(split, part.terms, strict=True)
+            )
+            yield replace_at(line, path, product((number(Fraction(common)), total(terms))))
+
+
 def _next_to(found: list[Line]) -> Iterator[Line]:
     """Yield the forms one law away from every state found so far, breadth first."""
     for line in found:  # grows while it is read
         if isinstance(line, Relation):
             yield from _every_term_divided(line)
+        else:
+            yield from _number_taken_out(line)
         moves = (*_TIDYING, *_ON_EQUATIONS) if isinstance(line, Relation) else _TIDYING
         parts = Places(line)
         for move in moves:

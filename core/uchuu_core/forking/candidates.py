@@ -9,12 +9,13 @@ from typing import Any
 from uchuu_core import limits
 from uchuu_core.checking.diagnosis import SEARCHED
 from uchuu_core.checking.tidy import tidied
-from uchuu_core.lawbook.law import Law
+from uchuu_core.contract import Task
+from uchuu_core.lawbook.law import Family, Law
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.move import Move, Places
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Line, Sum
+from uchuu_core.tree.nodes import Either, Line, Relation, Signed, Sum, Term
 from uchuu_core.tree.paths import letters, part_at, rebuild
 from uchuu_core.tree.paths import parts as parts_of
 from uchuu_core.tree.shape import unordered
@@ -47,15 +48,21 @@ class Candidate:
     spot: Any
 
 
-def candidates(states: list[State], own: tuple[Move, ...] = ()) -> list[Candidate]:
+def candidates(states: list[State], own: tuple[Move, ...], task: Task) -> list[Candidate]:
     """Return what errors make of *states*, in the lines where the part is dealt with.
 
-    There a student leaves: a part that the next line still has invites nothing yet.
+    There a student leaves: a part that the next line still has invites nothing yet. From a finished line
+    one goes on with what looks unfinished.
     """
     found: dict[Any, Candidate] = {}
     for state in states:
+        moves = (*SEARCHED, *own)
+        if state.following is None and isinstance(state.line, (Either, Relation)):
+            continue  # solved: nothing looks unfinished
+        if state.following is None:
+            moves = tuple(move for move in moves if _goes_on(move, task))
         with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
-            for candidate in _at(state, (*SEARCHED, *own)):
+            for candidate in _at(state, moves):
                 found[candidate.spot] = candidate
     return sorted(found.values(), key=lambda candidate: candidate.after)
 
@@ -78,6 +85,10 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
                 continue
             seen.add(form)
             yield Candidate(state.number, move.key, start, wrong, (move.key, part, len(seen)))
+
+
+def _goes_on(move: Move, task: Task) -> bool:
+    return move.goes_on and (task == "factor") == (move.due is Family.FACTORS)
 
 
 def _is_due(move: Move, laws: frozenset[Law]) -> bool:
@@ -116,4 +127,13 @@ def as_written(wrong: Line, before: Line) -> Line:
                 return build.number(sum(map(operator.mul, signs, known)))
         return part
 
-    return tidied(rebuild(wrong, change))
+    def ordered(part: Any) -> Any:
+        """Write ``(±a) + b`` as ``b ± a``."""
+        match part:
+            case Sum((Term("+", Signed("+-", body)), *others)):
+                return Sum((*others, Term("+-", body)))
+            case Signed("-", Signed("+-", _) as same):
+                return same
+        return part
+
+    return tidied(rebuild(rebuild(wrong, change), ordered))

@@ -19,6 +19,7 @@ from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.candidates import Candidate, State, candidates
+from uchuu_core.forking.order import told_in_order
 from uchuu_core.forking.stated import kept_candidates, stated
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
@@ -34,8 +35,12 @@ from uchuu_core.tree.nodes import Feature, Line, Outcome
 from uchuu_core.tree.shape import unordered
 from uchuu_core.working.lines import WorkedLine, worked_lines
 
-MOST_PER_LINE = 6
-"""Forks of one line: more would hide the common ones."""
+MOST_PER_LINE = 3
+"""Forks of one line that a teacher is shown: more would hide the common ones."""
+MOST_TRIED = 3
+"""Candidates that are carried on for each fork of a line that is asked for; the others are less likely."""
+MOST_ASKED = 6
+"""Forks of one line that choices are taken from, or that a teacher may ask for."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,15 +48,16 @@ class Fork:
     """A wrong line after line ``after`` (0: the given) and where it ends, carried on by laws.
 
     ``end`` is None when no method goes on from the wrong line; ``hidden``: the end equals the right
-    answer, so the exercise cannot tell this error from the law.
+    answer, so the exercise cannot tell this error from the law; ``also``: errors that write the same line.
     """
 
     after: int
     error: str
     wrong: Line
-    end: Line | None
+    end: Line
     counter: Says | None
     hidden: bool
+    also: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,8 +73,8 @@ class Example:
     laws: list[frozenset[Law]]
 
 
-def forks(problem: Problem) -> Forks:
-    """Return the contract's ``forks`` answer, most common first.
+def forks(problem: Problem, most: int = MOST_PER_LINE) -> Forks:
+    """Return the contract's ``forks`` answer, most common first, at most *most* after a line.
 
     The example is *problem*'s own lines as far as they hold, or the worked lines where it has none.
 
@@ -76,19 +82,23 @@ def forks(problem: Problem) -> Forks:
         Unreadable, TooLarge: the given cannot be read.
         MethodDoesNotApply, OutOfScope: it has no lines and cannot be worked.
     """
-    return {"forks": [as_record(fork, problem) for fork in forks_of(read_example(problem))]}
+    found = forks_of(read_example(problem), min(most, MOST_ASKED))
+    return {"forks": [as_record(fork, problem) for fork in found]}
 
 
-def forks_of(example: Example) -> list[Fork]:
+def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
     """Return the forks of *example*, those that hide last, most common first."""
+    by_line: dict[int, list[Candidate]] = {}
+    for candidate in _invited(example):
+        by_line.setdefault(candidate.after, []).append(candidate)
     found: dict[tuple[str, str], Fork] = {}
-    for candidate, judgement in _kept(_invited(example), example.context):
-        fork = _fork(candidate, judgement, example)
-        if fork is not None:  # the same error with the same end: where it is due, the last time
-            end = fork.wrong if fork.end is None else fork.end
-            found[fork.error, plain(end)] = fork
-    listed = [*found.values(), *_stopped(example)]
-    return sorted(listed, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
+    for listed in by_line.values():
+        for fork in _of_line(told_in_order(listed, example.laws, example.lines), example, most):
+            same = (fork.error, plain(fork.end))
+            found.pop(same, None)  # due twice with one end: the last time
+            found[same] = fork
+    forked = [*found.values(), *_stopped(example)]
+    return sorted(forked, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
 
 
 def read_example(problem: Problem) -> Example:
@@ -150,29 +160,32 @@ def _invited(example: Example) -> list[Candidate]:
             example.laws[after] if after is not None and example.laws else frozenset(),
         )
         for number, after in zip(rewritten, following, strict=True)
-        if after is not None or len(lines) == 1
     ]
-    return found + candidates(states, moves_of(context.problem.own))
+    return found + candidates(states, moves_of(context.problem.own), context.problem.task)
 
 
-def _kept(found: list[Candidate], context: Context) -> Iterator[tuple[Candidate, Judgement]]:
-    """Yield the most common candidates of each line, those only that the judges call what they are."""
-    by_line: dict[int, list[Candidate]] = {}
-    for candidate in sorted(found, key=lambda c: commonness(c.error)):
-        by_line.setdefault(candidate.after, []).append(candidate)
-    for listed in by_line.values():
-        errors: set[str] = set()
-        forms: set[Any] = set()
-        for candidate in listed:
-            form = unordered(candidate.wrong)
-            if candidate.error in errors or form in forms or len(errors) == MOST_PER_LINE:
-                continue
-            judgement = _judged(candidate, context)
-            if judgement is None or not _is_named(candidate, judgement, context):
-                continue
+def _of_line(listed: list[Candidate], example: Example, most: int) -> Iterator[Fork]:
+    """Yield the first *most* forks of one line that the judges call what they are, and a hidden one.
+
+    Errors that write the same line are one fork.
+    """
+    errors: set[str] = set()
+    lines: dict[Any, Fork] = {}
+    hidden = tried = 0
+    for candidate in listed:
+        form = unordered(candidate.wrong)
+        if form in lines:
+            lines[form] = replace(lines[form], also=(*lines[form].also, candidate.error))
+            continue
+        if candidate.error in errors or len(lines) - hidden == most or tried == MOST_TRIED * most:
+            continue
+        tried += 1
+        fork = _fork(candidate, example)
+        if fork is not None and not (fork.hidden and hidden):
             errors.add(candidate.error)
-            forms.add(form)
-            yield candidate, judgement
+            hidden += fork.hidden
+            lines[form] = fork
+    yield from lines.values()
 
 
 def _judged(candidate: Candidate, context: Context) -> Judgement | None:
@@ -217,12 +230,16 @@ def carried_on(wrong: Line, problem: Problem, method: Method | None) -> list[Wor
     return [] if is_finished else None
 
 
-def _fork(candidate: Candidate, judgement: Judgement, example: Example) -> Fork | None:
+def _fork(candidate: Candidate, example: Example) -> Fork | None:
+    """Return the fork that *candidate* is, None where the judges call it otherwise or it has no end."""
     wrong, context = candidate.wrong, example.context
+    judgement = _judged(candidate, context)
+    if judgement is None or not _is_named(candidate, judgement, context):
+        return None
     end = _end(wrong, example)
     hidden = end is not None and _is_right(end, context)
-    if judgement.verdict == "ok" and not hidden:
-        return None  # right in value, and not carried to its end
+    if end is None or (judgement.verdict == "ok" and not hidden):
+        return None
     counter = counter_says(judgement.counter, wrong)
     return Fork(candidate.after, candidate.error, wrong, end, counter, hidden)
 
@@ -287,9 +304,12 @@ def as_record(fork: Fork, problem: Problem) -> ForkRecord:
         "counter_parts": fork.counter.parts if fork.counter else [],
         "wrong": plain(fork.wrong),
         "wrong_latex": shown(fork.wrong)["latex"],
-        "ends_in": None if fork.end is None else plain(fork.end),
-        "ends_in_latex": None if fork.end is None else shown(fork.end)["latex"],
+        "ends_in": plain(fork.end),
+        "ends_in_latex": shown(fork.end)["latex"],
     }
+    if fork.also:
+        record["also"] = list(fork.also)
+        record["also_names"] = [wording_of(error, problem.own).name for error in fork.also]
     if fork.hidden:
         record["hidden"] = True
     return record

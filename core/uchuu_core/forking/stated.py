@@ -72,9 +72,11 @@ def _domains(states: list[Line], context: Context) -> Iterator[Candidate]:
     found = features_of(without_brackets(context.given), context.unknown)
     gaps = sorted({*found.vertical, *(x for x, _ in found.holes)})
     last, unknown = len(states) - 2, context.unknown
-    turned = [Algebraic.of(-x.rational) for x in gaps if x.rational]
+    turned = [Algebraic.of(-x.rational) for x in gaps if x.rational is not None]
+    is_other = len(turned) == len(gaps) and set(turned) != set(gaps)
     for error, left in (
-        (errors.EXCLUDED_SIGN, turned if len(turned) == len(gaps) else []),
+        (errors.EXCLUDED_SIGN, turned if is_other else []),
+        (errors.EXCLUDED_FROM_TOP, list(found.zeros)),
         (errors.FACTOR_MISSED, gaps[1:]),
         (errors.FROM_REDUCED, list(found.vertical) if found.holes else []),
     ):
@@ -95,42 +97,59 @@ def _features(states: list[Line], context: Context) -> Iterator[Candidate]:
     found = features_of(given, context.unknown)
     wrongs = list(_wrong_features(found, context.unknown))
     for number, line in enumerate(states[1:]):
-        for error, label, value in wrongs:
-            if isinstance(line, Feature) and line.label.removesuffix("s") == label:
-                yield _candidate(number, error, states[number], f"{label}: {value}")
+        for error, place, text in wrongs:
+            if isinstance(line, Feature) and line.label.removesuffix("s") == place:
+                yield _candidate(number, error, states[number], text)
 
 
 def _wrong_features(found: Features, unknown: str) -> Iterator[tuple[Move, str, str]]:
-    top, bottom = found.top, found.bottom
+    """Yield the error, the feature at whose line it is made, and the line."""
+    for error, label, value in _of_places(found, unknown):
+        yield error, label, f"{label}: {value}"
+    for x, _ in found.holes:
+        yield errors.HOLE_AS_ASYMPTOTE, "hole", f"vertical asymptote: {unknown} = {number_text(x)}"
+    if found.bottom.degree() > 0 and found.top.degree() <= found.bottom.degree():
+        yield from _heights(found, unknown)
+
+
+def _of_places(found: Features, unknown: str) -> Iterator[tuple[Move, str, str]]:
     holes = [(number_text(x), y) for x, y in found.holes if y is not None]
-    vertical = [x.rational for x in found.vertical]
+    vertical = [x.rational for x in found.vertical if x.rational is not None]
+    zeros = [number_text(z) for z in found.zeros]
     for x, _ in holes:
         yield errors.HOLE_AS_ASYMPTOTE, "vertical asymptote", f"{unknown} = {x}"
         yield errors.HOLE_HEIGHT, "hole", f"({x}, 0)"
-        zeros = "".join(f", ({number_text(z)}, 0)" for z in found.zeros)
-        yield errors.INTERCEPT_AT_HOLE, "x-intercept", f"({x}, 0){zeros}"
+        listed = "".join(f", ({zero}, 0)" for zero in zeros)
+        yield errors.INTERCEPT_AT_HOLE, "x-intercept", f"({x}, 0){listed}"
     if vertical and all(vertical):
-        values = ", ".join(f"{unknown} = {-x}" for x in vertical if x is not None)
+        values = ", ".join(f"{unknown} = {-x}" for x in vertical)
         yield errors.SHIFT_SIGN, "vertical asymptote", values
-        yield (
-            errors.INTERCEPTS_SWAPPED,
-            "x-intercept",
-            ", ".join(f"({x}, 0)" for x in vertical if x is not None),
-        )
-    if bottom.degree() > 0 and top.degree() <= bottom.degree():
-        yield from _heights(found)
+        points = ", ".join(f"({x}, 0)" for x in vertical)
+        yield errors.INTERCEPTS_SWAPPED, "x-intercept", points
+    if vertical and unknown != "y":
+        lines = ", ".join(f"y = {x}" for x in vertical)
+        yield errors.LETTERS_SWAPPED, "vertical asymptote", lines
+    if zeros and zeros != ["0"]:
+        points = ", ".join(f"(0, {zero})" for zero in zeros)
+        yield errors.COORDINATES_SWAPPED, "x-intercept", points
+    if found.at_zero is not None and found.top[0] != found.at_zero:
+        yield errors.Y_FROM_TOP, "y-intercept", f"(0, {found.top[0]})"
     if found.is_oblique:
-        slope = top[top.degree()] / bottom[bottom.degree()]
+        slope = found.top[found.top.degree()] / found.bottom[found.bottom.degree()]
         yield errors.NOT_DIVIDED, "oblique asymptote", f"y = ({slope}){unknown}"
 
 
-def _heights(found: Features) -> Iterator[tuple[Move, str, str]]:
+def _heights(found: Features, unknown: str) -> Iterator[tuple[Move, str, str]]:
     top, bottom = found.top, found.bottom
     lead = top[top.degree()] / bottom[bottom.degree()]
     right = lead if top.degree() == bottom.degree() else fmpq(0)
     mixed = lead if right == 0 else fmpq(0)
-    yield errors.DEGREE_MIXUP, "horizontal asymptote", f"y = {mixed}"
+    level = "horizontal asymptote"
+    yield errors.DEGREE_MIXUP, level, f"{level}: y = {mixed}"
+    if unknown != "y":
+        yield errors.LETTERS_SWAPPED, level, f"{level}: {unknown} = {right}"
     if right != 0:
-        yield errors.END_SIGN, "end left", str(-right)
+        yield errors.END_SIGN, "end left", f"end left: {-right}"
+        yield errors.VERTICAL_SHIFT, level, f"{level}: y = {-right}"
         if bottom[0] != 0:
-            yield errors.COEFFICIENTS, "horizontal asymptote", f"y = {top[0] / bottom[0]}"
+            yield errors.COEFFICIENTS, level, f"{level}: y = {top[0] / bottom[0]}"

@@ -1,97 +1,25 @@
-"""What forks are good for: choices, a planted mistake, and what an exercise reveals or hides."""
+"""What forks are good for: a planted mistake, and what an exercise reveals or hides."""
 
 from random import Random
 
-from uchuu_core.answers.forked import Choice, Choices, Mistake, Screened, Screening
+from uchuu_core.answers.forked import Mistake, Screened, Screening
 from uchuu_core.answers.sentences import LawLine
-from uchuu_core.checking.context import Context
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
-from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
 from uchuu_core.failures import BadRequest, OutOfScope
 from uchuu_core.forking.forks import (
+    MOST_ASKED,
     Example,
     Fork,
     as_record,
     carried_on,
-    example_of,
     forks_of,
     read_example,
 )
 from uchuu_core.moves.catalogue import commonness, wordings
 from uchuu_core.notation import plain, shown
-from uchuu_core.tree.nodes import Feature, Line
-from uchuu_core.tree.shape import unordered
-
-MOST_CHOICES = 8
-
-
-def choices(problem: Problem, count: int = 4) -> Choices:
-    """Return a multiple-choice question: the right answer among answers in which errors end.
-
-    ``{"choices": [{"text","latex","spoken","right","error"?,"name"?,"because"?}], "asked": count}``:
-    all different in value and in look; fewer than *count* where no more errors end elsewhere. The
-    most common errors are taken; ``problem.seed`` decides the order.
-
-    Raises:
-        As ``forks``; OutOfScope: no error ends in another answer.
-    """
-    example = read_example(problem)
-    worked = example_of(example.context, by_method=True).lines
-    found = [fork for fork in forks_of(example) if not fork.hidden and fork.end is not None]
-    right = worked[-1]
-    if problem.task == "study":
-        right, found = _one_feature(worked, found)
-    taken: list[tuple[Line, Fork | None]] = [(right, None)]
-    longest = 2 * len(plain(right)) + 10
-    for fork in sorted(found, key=lambda f: f.end is not None and len(plain(f.end)) > longest):
-        if len(taken) == min(count, MOST_CHOICES):
-            break
-        if fork.end is not None and all(
-            _differ(fork.end, line, example.context) for line, _ in taken
-        ):
-            taken.append((fork.end, fork))
-    if len(taken) == 1:
-        raise OutOfScope(
-            "No common error ends in another answer here: there is nothing to choose from."
-        )
-    Random(problem.seed).shuffle(taken)
-    return {"choices": [_choice(line, fork, problem) for line, fork in taken], "asked": count}
-
-
-def _one_feature(worked: list[Line], found: list[Fork]) -> tuple[Line, list[Fork]]:
-    """Return the feature that most errors misstate, and these: a study asks for one at a time.
-
-    Raises:
-        OutOfScope: none is misstated.
-    """
-    labels = [fork.wrong.label for fork in found if isinstance(fork.wrong, Feature)]
-    features = [line for line in worked if isinstance(line, Feature) and line.label in labels]
-    if not features:
-        raise OutOfScope("No common error misstates a feature of this function.")
-    right = max(features, key=lambda line: labels.count(line.label))
-    same = [f for f in found if isinstance(f.wrong, Feature) and f.wrong.label == right.label]
-    return right, same
-
-
-def _choice(line: Line, fork: Fork | None, problem: Problem) -> Choice:
-    record: Choice = {"text": plain(line), **shown(line), "right": fork is None}
-    if fork is not None:
-        told = as_record(fork, problem)
-        record["error"], record["name"] = told["error"], told["name"]
-        record["because"], record["wrong"] = told["because"], told["wrong"]
-        record["after"] = told["after"]
-    return record
-
-
-def _differ(one: Line, other: Line, context: Context) -> bool:
-    """Whether two answers differ in look and, as far as that is decided, in value."""
-    if unordered(one) == unordered(other) or plain(one) == plain(other):
-        return False
-    if context.problem.task in ("domain", "study"):
-        return True
-    return same_end(one, other, context) is False
+from uchuu_core.tree.nodes import Line
 
 
 def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
@@ -109,8 +37,10 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
     example = read_example(problem)
     planted = [
         fork
-        for fork in forks_of(example)
-        if not fork.hidden and (error is None or fork.error == error)
+        for fork in forks_of(example, MOST_ASKED)
+        if not fork.hidden
+        and (error is None or fork.error == error)
+        and _is_on_the_way(fork, example)
     ]
     chance = Random(problem.seed)
     chance.shuffle(planted)
@@ -140,11 +70,14 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
     raise OutOfScope(f"{what} be planted in this example.")
 
 
+def _is_on_the_way(fork: Fork, example: Example) -> bool:
+    """Whether a fork leaves before the last line: after the finished one there is nothing to mend."""
+    return len(example.lines) == 1 or fork.after < len(example.lines) - 1
+
+
 def _with(fork: Fork, example: Example) -> list[Line] | None:
     """Return the lines after the given with *fork* in them, None when it cannot be carried on."""
     if example.context.problem.task in ("domain", "study"):
-        if fork.end is None:
-            return None
         after = example.lines[fork.after + 2 :]
     else:
         path = carried_on(fork.wrong, example.context.problem_in_its_letter, example.method)
@@ -171,7 +104,7 @@ def screen(problem: Problem) -> Screened:
     Raises:
         As ``forks``.
     """
-    found = forks_of(read_example(problem))
+    found = forks_of(read_example(problem), MOST_ASKED)
     revealed = {fork.error for fork in found if not fork.hidden}
     reveals: dict[str, Screening] = {}
     hides: dict[str, Screening] = {}

@@ -7,6 +7,7 @@ SAME_BASE = Law(
     "same base",
     notice="Powers of the same base meet. What happens to their exponents?",
     why="Both powers count factors of the same base.",
+    families=Family.POWERS,
 )
 ADD_OR_SUBTRACT_EXPONENTS = SAME_BASE.says(
     "Same base: add the exponents, subtract those below the bar."

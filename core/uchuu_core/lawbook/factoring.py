@@ -95,6 +95,7 @@ SPLIT_MIDDLE = Law(
     "split the middle",
     notice="Which two numbers have this product and this sum?",
     why="The pair splits the middle term so that the bracket repeats.",
+    families=Family.FACTORS,
     is_decision=True,
 )
 SPLIT_THE_MIDDLE = SPLIT_MIDDLE.says(

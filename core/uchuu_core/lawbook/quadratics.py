@@ -26,7 +26,7 @@ ISOLATE_THE_SQUARE = Law(
     "isolate the square",
     notice="The square should stand alone before a root is taken.",
     why="A root undoes a square that stands alone.",
-    families=Family.MOVES,
+    families=Family.MOVES | Family.SQUARES,
 )
 ISOLATE_SQUARE = ISOLATE_THE_SQUARE.says("Isolate the square: {square} alone on one side.")
 ROOT_BOTH_SIDES = Law(

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from itertools import islice
+from math import gcd
 
 from uchuu_core import limits
 from uchuu_core.failures import OutOfScope
@@ -17,6 +18,7 @@ from uchuu_core.lawbook.expanding import (
     WRITE_POWER_AS_PRODUCT,
 )
 from uchuu_core.lawbook.exponents import POWERS_OF_A_LETTER
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_COMMON, DIVIDE_TOP_AND_BOTTOM_BY
 from uchuu_core.lawbook.numbers import (
     ADDING_NEGATIVE,
     TAKING_AWAY_NEGATIVE,
@@ -28,6 +30,7 @@ from uchuu_core.lawbook.says import Says, listed
 from uchuu_core.methods.method import KEY, Method, Moment, Posed
 from uchuu_core.methods.orders import Rule, chain, exhaust, first_of, rewritten
 from uchuu_core.methods.written import polynomial_tree, ring_of
+from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws import arithmetic, expanding, signs
 from uchuu_core.moves.move import Move
 from uchuu_core.moves.said import collected_says
@@ -212,12 +215,37 @@ def _collected(line: Line) -> Line:
     return expanding.collected(line) if isinstance(line, Sum) else line
 
 
+def _reduced(part: Line) -> Line:
+    """Write a fraction of one term over a number in lowest terms."""
+    if not (isinstance(part, Quotient) and letters(part.numerator) and _common(part) > 1):
+        return part
+    number, rest = expanding.coefficient_and_rest(part)
+    return build.times(number, rest)
+
+
+def _common(part: Quotient) -> int:
+    """Return the common factor of the coefficient above and the number below, 1 where there is none."""
+    above, below = expanding.coefficient_and_rest(part.numerator)[0], numeral(part.denominator)
+    if below is None or above.denominator != 1 or below.denominator != 1:
+        return 1
+    return gcd(int(above), int(below))
+
+
+def _said_of_reducing(line: Line) -> Says:
+    """Say by what top and bottom are divided, where it is one number."""
+    found = {_common(part) for _, part in walk(line) if isinstance(part, Quotient)} - {1}
+    if len(found) > 1:
+        return DIVIDE_OUT_COMMON()
+    return DIVIDE_TOP_AND_BOTTOM_BY(found.pop())
+
+
 LEAVE_BRACKETS_OUT = rewritten(open_subtracted, said_of_opening)
 """Brackets without a factor before them are left out."""
 _EXPAND = chain(
     expansions,
     LEAVE_BRACKETS_OUT,
     rewritten(flattened, lambda _: POWERS_OF_A_LETTER()),
+    rewritten(lambda line: rebuild(line, _reduced), _said_of_reducing),
     _not_too_long,
     rewritten(_collected, lambda line: collected_says(line), KEY),
 )

@@ -10,6 +10,7 @@ from importlib import resources
 
 from uchuu_core.moves.errors import (
     answers,
+    common_factor,
     completing,
     copying,
     equations,
@@ -17,14 +18,21 @@ from uchuu_core.moves.errors import (
     exponents,
     factoring,
     found_otherwise,
+    fraction_rules,
     fractions,
+    near_forms,
     order_of_operations,
+    power_rules,
+    products,
+    quadratic_answers,
     quadratics,
     radicals,
     rational,
+    root_rules,
     signs,
     solving,
     trinomials,
+    undoing,
 )
 from uchuu_core.moves.laws import LAWS as _LAWS
 from uchuu_core.moves.move import Common, Example, Move
@@ -36,6 +44,7 @@ ERRORS: tuple[Move, ...] = (
     *expanding.ERRORS,
     *exponents.ERRORS,
     *radicals.ERRORS,
+    *common_factor.ERRORS,
     *factoring.ERRORS,
     *trinomials.ERRORS,
     *rational.ERRORS,
@@ -45,6 +54,13 @@ ERRORS: tuple[Move, ...] = (
     *solving.ERRORS,
     *found_otherwise.ERRORS,
     *answers.ERRORS,
+    *fraction_rules.ERRORS,
+    *products.ERRORS,
+    *power_rules.ERRORS,
+    *root_rules.ERRORS,
+    *near_forms.ERRORS,
+    *undoing.ERRORS,
+    *quadratic_answers.ERRORS,
     *copying.ERRORS,
 )
 LAWS: tuple[Move, ...] = _LAWS

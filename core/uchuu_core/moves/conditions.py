@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Protocol
 
-from uchuu_core.tree.nodes import Expr, Mixed, Number, Power, Quotient, Signed, Sum, Symbol
+from uchuu_core.tree.nodes import Expr, Mixed, Number, Power, Product, Quotient, Signed, Sum, Symbol
 from uchuu_core.tree.paths import letters
 
 Bindings = Mapping[str, Expr]
@@ -73,8 +73,23 @@ class NotNumeral:
 
 
 @dataclass(frozen=True, slots=True)
-class Letter:
-    """The variable is one letter, or a power of one."""
+class IsNot:
+    """The variable is no plain number with this value."""
+
+    name: str
+    value: int
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        return (self.name,)
+
+    def holds(self, bound: Bindings) -> bool:
+        return numeral(bound[self.name]) != self.value
+
+
+@dataclass(frozen=True, slots=True)
+class OneFactor:
+    """The variable is no product."""
 
     name: str
 
@@ -83,8 +98,39 @@ class Letter:
         return (self.name,)
 
     def holds(self, bound: Bindings) -> bool:
+        return not isinstance(bound[self.name], Product)
+
+
+@dataclass(frozen=True, slots=True)
+class NoFraction:
+    """The variable is not written with a bar."""
+
+    name: str
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        return (self.name,)
+
+    def holds(self, bound: Bindings) -> bool:
+        return not isinstance(bound[self.name], Quotient)
+
+
+@dataclass(frozen=True, slots=True)
+class Letter:
+    """The variable is one letter, or a power of one (not with ``bare``)."""
+
+    name: str
+    bare: bool = False
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        return (self.name,)
+
+    def holds(self, bound: Bindings) -> bool:
         body = bound[self.name]
-        return isinstance(body.base if isinstance(body, Power) else body, Symbol)
+        if isinstance(body, Power) and not self.bare:
+            body = body.base
+        return isinstance(body, Symbol)
 
 
 @dataclass(frozen=True, slots=True)

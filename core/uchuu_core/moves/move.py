@@ -20,12 +20,14 @@ from uchuu_core.moves.pattern import (
     matches,
     may_fit_kind,
     pattern,
+    runs_in_product,
     runs_in_sum,
 )
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Expr,
     Line,
+    Product,
     Relation,
     Signed,
     Sum,
@@ -143,6 +145,7 @@ class Known(TypedDict, total=False):
     is_searched: bool
     is_ending: bool
     may_be_luck: bool
+    goes_on: bool
 
 
 Rewriter = Callable[[Line], Iterator[Line]]
@@ -169,6 +172,7 @@ class Move:
         is_searched: Whether it is looked for; the others are found from what the lines say.
         is_ending: Whether it is a way of ending, so that nothing else is done on its line.
         may_be_luck: Whether a right line may be doubted for it; else too many look like it.
+        goes_on: Whether a finished line invites it too: it goes on too far.
     """
 
     key: str
@@ -186,6 +190,7 @@ class Move:
     is_searched: bool = True
     is_ending: bool = False
     may_be_luck: bool = True
+    goes_on: bool = False
 
     def said(self, old: Line, new: Line) -> Says | None:
         """Return what a law says where it makes *new* of the part *old*; None for nothing."""
@@ -258,6 +263,26 @@ def error_in_part(
     )
 
 
+def error_of(
+    key: str,
+    rewrites: tuple[Rewrite, ...],
+    before: str,
+    after: str,
+    refuses: str,
+    **known: Unpack[Known],
+) -> Move:
+    """Return an error that patterns say, with its example and what it refuses."""
+    return replace(
+        error_in_part(key, _nothing, before, after, refuses, **known),
+        function=None,
+        rewrites=rewrites,
+    )
+
+
+def _nothing(_part: Line) -> Iterator[Line]:
+    return iter(())
+
+
 def error_on_line(
     key: str, function: Rewriter, before: str, after: str, refuses: str, **known: Unpack[Known]
 ) -> Move:
@@ -323,6 +348,12 @@ def _rewritten(rewrite: Rewrite, part: Expr) -> Iterator[Rewritten]:
             terms = [t for n, t in enumerate(part.terms) if n not in taken]
             terms[taken[0] : taken[0]] = _as_terms(new)  # type: ignore[arg-type]
             yield build.total(terms), owes
+        return
+    if isinstance(wanted, Product) and isinstance(part, Product):
+        for run in runs_in_product(wanted, part, rules):
+            owes = _owed(rewrite, dict(run.bound))
+            if owes is not None:
+                yield run.put(filled(after, run.bound)), owes  # type: ignore[arg-type]
         return
     for found in matches(wanted, part, EMPTY, rules):
         owes = _owed(rewrite, dict(found))

@@ -8,6 +8,7 @@ b = −3; and a *unit variable* (a coefficient) fits the unwritten 1 of ``x``.
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
+from itertools import permutations
 from itertools import product as choices
 from types import MappingProxyType
 
@@ -319,3 +320,63 @@ def filled(template: Line, bound: Bindings) -> Line:
     if isinstance(template, Signed) and isinstance(parts[0], Signed):
         return build.negative(parts[0])
     return with_children(template, parts) if parts else template
+
+
+@dataclass(frozen=True, slots=True)
+class InProduct:
+    """A match with some factors of a product: the others, and where the match stood among them."""
+
+    before: tuple[Expr, ...]
+    after: tuple[Expr, ...]
+    bound: Bindings
+
+    def put(self, new: Expr) -> Expr:
+        """Return the product with *new* in place of the factors that were matched."""
+        return build.product((*self.before, new, *self.after))
+
+
+def runs_in_product(wanted: Product, node: Product, rules: Rules) -> Iterator[InProduct]:
+    """Yield matches of *wanted* with all, or with some, of the factors of *node*.
+
+    ``2x³·5x⁴`` is read as it is written, by its single factors, and as ``(2x³)(5x⁴)``.
+    """
+    for factors in _groupings(node):
+        if len(factors) < len(wanted.factors):
+            continue
+        for found in _parts(wanted.factors, factors, EMPTY, rules):
+            yield InProduct((), (), found)
+        if len(wanted.factors) < len(factors) <= _MOST_PARTS:
+            yield from _some_factors(wanted.factors, factors, rules)
+
+
+def _some_factors(
+    wanted: tuple[Expr, ...], factors: tuple[Expr, ...], rules: Rules
+) -> Iterator[InProduct]:
+    for taken in permutations(range(len(factors)), len(wanted)):
+        limits.spend_match()
+        pairs = list(zip(wanted, (factors[n] for n in taken), strict=True))
+        first = min(taken)
+        for found in _in_turn(pairs, EMPTY, rules):
+            left = [n for n in range(len(factors)) if n not in taken]
+            yield InProduct(
+                tuple(factors[n] for n in left if n < first),
+                tuple(factors[n] for n in left if n > first),
+                found,
+            )
+
+
+@lru_cache(maxsize=1024)
+def _groupings(node: Product) -> tuple[tuple[Expr, ...], ...]:
+    """Return the factors as written, one by one, and in terms that begin with a number."""
+    flat = tuple(part for factor in node.factors for part in build.factors_of(factor))
+    groups: list[list[Expr]] = []
+    for factor in flat:
+        if not groups or isinstance(factor, (Number, Signed)):
+            groups.append([])
+        groups[-1].append(factor)
+    terms = tuple(build.product(group) for group in groups)
+    found = [node.factors]
+    for other in (flat, terms):
+        if len(other) > 1 and other not in found:
+            found.append(other)
+    return tuple(found)

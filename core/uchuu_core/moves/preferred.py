@@ -20,8 +20,16 @@ def _wins(winner: str, loser: str) -> Wins:
 
 PREFERRED = (
     _wins("radical-square-skips-coefficient", "exponent-power-skips-factor"),
-    _wins("sign-power-parity", "sign-product-rule"),
     _wins("radical-number-joined-to-root", "order-add-before-multiply"),
-    _wins("ratexpr-divided-termwise", "sum-squares-factored"),
     _wins("formula-not-set-to-zero", "formula-discriminant-sign"),
+    _wins("exponent-coefficients-added", "product-coefficients-added"),
+    _wins("complex-fraction-part-multiplied", "fraction-top-not-scaled"),
+    _wins("quad-divided-then-lost", "rateq-lcd-missed-term"),
+    _wins("expand-square-termwise", "radical-sum-merged"),
+    _wins("radical-number-joined-to-root", "like-unlike-terms-joined"),
+    _wins("like-letter-lost", "gcf-lost"),
+    _wins("gcf-highest-power-taken", "like-unlike-terms-joined"),
+    _wins("like-invisible-one", "lineq-one-side-only"),
+    _wins("lineq-clearing-missed-term", "lineq-one-side-only"),
+    _wins("gcf-one-vanishes", "lineq-one-side-only"),
 )

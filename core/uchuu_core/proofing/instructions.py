@@ -106,9 +106,39 @@ def _at_the_end(text: str) -> tuple[Task | None, str]:
     return task_of(found.group()), text[: found.start()].strip(" ,;.")
 
 
+_SHORT = frozenset(
+    [
+        "am",
+        "an",
+        "as",
+        "at",
+        "be",
+        "by",
+        "do",
+        "go",
+        "he",
+        "if",
+        "in",
+        "is",
+        "it",
+        "me",
+        "my",
+        "no",
+        "of",
+        "on",
+        "so",
+        "to",
+        "up",
+        "us",
+        "we",
+    ]
+)
+"""Words of two letters; any other two letters side by side are a product."""
+
+
 def is_words(text: str, *, least: int = 2) -> bool:
     """Return whether *text* is prose: words that are no mathematics, and little else."""
     words = [word.lower() for word in _WORD.findall(text)]
-    prose = [word for word in words if word not in _NO_PROSE]
+    prose = [w for w in words if w not in _NO_PROSE and (len(w) > 2 or w in _SHORT)]
     signs = len(re.findall(r"[=^√\\]|\d\s*[-+*/]\s*\d", text))
     return len(prose) >= least and signs <= len(prose) // 3

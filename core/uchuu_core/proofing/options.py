@@ -7,7 +7,7 @@ from uchuu_core.checking.paper import check
 from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
-from uchuu_core.forking.forks import Fork, forks_of, read_example
+from uchuu_core.forking.forks import MOST_ASKED, Fork, forks_of, read_example
 from uchuu_core.tree.nodes import Line
 
 
@@ -55,12 +55,12 @@ def _name_errors(records: list[Option], trees: dict[str, Line], context: Context
     if not wrong:
         return
     try:
-        found: list[Fork] = forks_of(read_example(context.problem_in_its_letter))
+        found: list[Fork] = forks_of(read_example(context.problem_in_its_letter), MOST_ASKED)
     except Failure:
         found = []
     for record in wrong:
         line = trees[record["letter"]]
-        fork = next((f for f in found if f.end is not None and _same(f.end, line, context)), None)
+        fork = next((f for f in found if _same(f.end, line, context)), None)
         key = fork.error if fork else _directly(record["text"], context)
         if key:
             record |= {"error": key, "name": wording_of(key, context.problem.own).name}

@@ -11,6 +11,9 @@ import pytest
 import xmlschema
 from api.testing import ApiClient
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
+from sets.models import ProblemSet
+
+from giving.sheets import Wish, sheet_of
 
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
 KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")
@@ -97,6 +100,26 @@ def test_density_forks_and_seed_change_what_is_shown(ada: ApiClient) -> None:
     assert b"first term" not in _get(ada, f"{base}/key.txt")
     orders = {_get(ada, f"{base}/choices.txt?seed={seed}") for seed in range(6)}
     assert len(orders) > 1
+
+
+def test_the_right_answers_of_a_sheet_fall_on_every_letter(ada: ApiClient) -> None:
+    given = [{"task": "solve", "given": f"{n}(x - 2) = 3x + {n}"} for n in range(4, 12)]
+    stored = ada.set_of(*given)
+
+    preview = json.loads(_get(ada, f"{stored['id']}/preview/choices"))
+    again = json.loads(_get(ada, f"{stored['id']}/preview/choices"))
+    sheet = _get(ada, f"{stored['id']}/sheet/choices.txt").decode()
+
+    assert preview == again
+    assert sheet
+    letters = _right_letters(stored)
+    assert sorted(letters) == sorted("abcd" * 2)
+    assert letters != [*"abcdabcd"]
+
+
+def _right_letters(stored: dict[str, Any]) -> list[str]:
+    found = sheet_of(ProblemSet.objects.get(pk=stored["id"]), Wish(what="choices", seed=3))
+    return [choice.letter for item in found.items for choice in item.choices if choice.right]
 
 
 def test_a_package_holds_valid_items_with_one_right_answer_each(

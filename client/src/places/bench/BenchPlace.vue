@@ -370,6 +370,7 @@ useKeys({
 }
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 0.5rem;
   margin-top: 1rem;
 }

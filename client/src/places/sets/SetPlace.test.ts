@@ -22,7 +22,7 @@ const item = (text: string) => ({
 })
 
 function facts(given: string) {
-  const slip = { error: 'e', name: 'Shared slip', after: 0, wrong: '', ends_in: null }
+  const slip = { error: 'e', name: 'Shared slip', after: 0, wrong: '', ends_in: '' }
   return {
     reads: { text: given, latex: given, sides: {}, spoken: given },
     answer: 'a',

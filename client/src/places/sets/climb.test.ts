@@ -31,7 +31,7 @@ test('from easy to hard, equal ones as they were, unknown ones last', () => {
 })
 
 test('coverage counts what is revealed; what is only hidden is a gap', () => {
-  const error = (key: string) => ({ error: key, name: key, after: 0, wrong: '', ends_in: null })
+  const error = (key: string) => ({ error: key, name: key, after: 0, wrong: '', ends_in: '' })
   const facts = [
     { reveals: [error('a'), error('b')], hides: [], skills: ['add-on-both-sides'] },
     { reveals: [error('b')], hides: [error('c')], skills: ['add-on-both-sides', 'divide'] },

@@ -9,7 +9,7 @@ from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Relation
 
 WRITTEN = [error.key for error in ERRORS if error.effect is Effect.WRONG]
-SECOND = {"fraction-own-denominator-multiplied", "copy-sign-changed"}
+SECOND = {"fraction-own-denominator-multiplied"}
 """Errors whose example another one reproduces as well: named among "or"."""
 
 

@@ -5,7 +5,16 @@ from typing import Any
 
 import pytest
 
-from uchuu_core import check, choices, find_the_mistake, fork_path, problem_from, screen, work
+from uchuu_core import (
+    Problem,
+    check,
+    choices,
+    find_the_mistake,
+    fork_path,
+    problem_from,
+    screen,
+    work,
+)
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.tests.test_forks import KINDS, TASKS, record_of
 from uchuu_core.notation import read
@@ -99,3 +108,43 @@ def test_the_worked_example_itself_has_no_fork_in_it() -> None:
     lines = [line["text"] for line in work(problem_from(record))["lines"]]
 
     assert check(problem_from({**record, "lines": lines}))["first_wrong"] is None
+
+
+def test_there_are_four_options_wherever_two_errors_make_them() -> None:
+    counts = [
+        len(choices(problem_from({"task": task, "given": given}))["choices"])
+        for task, given in FOUR_WAYS
+    ]
+
+    assert counts == [4] * len(FOUR_WAYS)
+
+
+def test_what_keeps_an_extraneous_candidate_is_offered() -> None:
+    for given in ("sqrt(x+6)=x", "x/(x-3)=3/(x-3)+2"):
+        found = choices(problem_from({"task": "solve", "given": given}))["choices"]
+        assert any("extraneous" in choice.get("error", "") for choice in found), given
+
+
+def test_the_right_answer_stands_at_another_place_in_each_problem() -> None:
+    places = {
+        [choice["right"] for choice in choices(_linear(number))["choices"]].index(True)
+        for number in range(4, 12)
+    }
+
+    assert len(places) > 2
+
+
+def _linear(number: int) -> Problem:
+    return problem_from({"task": "solve", "given": f"{number}(x-2)=3x+{number}"})
+
+
+FOUR_WAYS = [
+    ("solve", "3(2x-4)=2x+8"),
+    ("solve", "x^2+2x=15"),
+    ("solve", "(x-3)^2=25"),
+    ("expand", "(2x-5)^2"),
+    ("simplify", "5x-3(x-4)+2"),
+    ("evaluate", "20-8+3*2^2"),
+    ("evaluate", "3/4+1/6"),
+    ("factor", "x^2+11x+30"),
+]

@@ -37,7 +37,7 @@ ROUNDED_TOO_EARLY = error_in_part(
     "x=0.67",
     "x=1/2+x",
     common=Common.NOW_AND_THEN,
-    is_searched=False,
+    is_invited=False,
 )
 SOLUTION_WRONGLY_REJECTED = error_on_line(
     "solution-wrongly-rejected",
@@ -61,6 +61,10 @@ STOP_ROOT_NOT_SIMPLIFIED = _stop("stop-root-not-simplified", "sqrt(72)", "2sqrt(
 STOP_ROOT_IN_DENOMINATOR = _stop("stop-root-in-denominator", "10/sqrt(5)", "10/sqrt(5)")
 STOP_NOT_FULLY_FACTORED = _stop("stop-not-fully-factored", "3x^2-12", "3(x^2-4)")
 STOP_NEGATIVE_EXPONENT = _stop("stop-negative-exponent", "x^2/x^5", "x^(-3)")
+STOP_POWERS_LEFT = _stop("stop-powers-left", "x^2*x^3", "x^2*x^3")
+STOP_NOT_EXPANDED = _stop("stop-not-expanded", "2(x+3)", "2(x+3)")
+STOP_SEVERAL_FRACTIONS = _stop("stop-several-fractions", "1/x+1/y", "1/x+1/y")
+STOP_NOT_MIXED = _stop("stop-not-a-mixed-number", "3/2+2", "7/2")
 
 ERRORS = (
     ROUNDED_TOO_EARLY,
@@ -72,4 +76,8 @@ ERRORS = (
     STOP_ROOT_IN_DENOMINATOR,
     STOP_NOT_FULLY_FACTORED,
     STOP_NEGATIVE_EXPONENT,
+    STOP_POWERS_LEFT,
+    STOP_NOT_EXPANDED,
+    STOP_SEVERAL_FRACTIONS,
+    STOP_NOT_MIXED,
 )

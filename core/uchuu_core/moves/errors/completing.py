@@ -17,6 +17,7 @@ from uchuu_core.tree.nodes import (
     Quotient,
     Relation,
     Root,
+    Sign,
     Sum,
     Symbol,
     Term,
@@ -59,12 +60,23 @@ def _shifted(x: Expr, half: Fraction) -> Expr:
     return Power(build.add(x, build.number(half)), TWO)
 
 
+def _sum_of(node: Expr) -> Fraction | None:
+    """Return the value of a sum of plain numbers, None for anything else."""
+    total = Fraction(0)
+    for term in build.terms_of(node):
+        value = numeral(term.body)
+        if value is None or term.sign == "+-":
+            return None
+        total += -value if term.sign == "-" else value
+    return total
+
+
 def _csq(line: Line, kind: str) -> Iterator[Line]:
     for x, a, b, k, other in _quadratic_side(line):
         if kind == "lead" and a != 1 and b and k:  # ax² + bx + k taken for (ax + b/2)²
             taken = Power(build.add(build.times(a, x), build.number(b / 2)), TWO)
             yield Relation(taken, "=", other)
-        value = numeral(other)
+        value = _sum_of(other)
         if value is None or not b:
             continue
         c = value - k
@@ -82,6 +94,8 @@ def _csq(line: Line, kind: str) -> Iterator[Line]:
                     yield Relation(left, "=", build.add(build.number(c), build.number(added)))
             plain = _trinomial(x, a, b, build.number((b / 2) ** 2))
             yield Relation(plain, "=", build.number(c + (b / 2) ** 2))
+        if kind == "sign-lost" and a == 1 and b < 0:
+            yield Relation(_shifted(x, -half), "=", build.number(c + square))
         if kind == "number" and a == 1:
             for added in (half, b, b * b, half * half / 2, abs(half), abs(b), 2 * half):
                 if added != square:
@@ -135,6 +149,13 @@ def _formula(line: Line, kind: str) -> Iterator[Line]:
             whole = [(minus_b, b * b + 4 * a * c, below)]
         elif kind == "b-squared" and b:
             whole = [(minus_b, -b * b - 4 * a * c, below)]
+        elif kind == "root-forgotten" and b:
+            yield from _without_root(x, minus_b, under, below)
+        elif kind == "plus-only" and isinstance(root_text(build.number(under)), Root):
+            for sign in ("+", "-"):
+                yield Relation(x, "=", _above(minus_b, under, below, sign))
+        elif kind == "letter-below" and b and c:
+            whole = [(minus_b, under, 2 * letter) for letter in (c, b) if letter != a]
         elif kind == "not-zero" and value:
             wrong = b * b - 4 * a * value if not k else b * b - 4 * a * k
             whole = [(minus_b, wrong, below)]
@@ -149,9 +170,27 @@ def _formula(line: Line, kind: str) -> Iterator[Line]:
 
 
 def _written(x: Expr, top: Fraction, inside: Fraction, bottom: Fraction) -> Iterator[Line]:
+    yield Relation(x, "=", _above(top, inside, bottom, "+-"))
+
+
+def _above(top: Fraction, inside: Fraction, bottom: Fraction, sign: Sign) -> Expr:
     root = Root(2, build.number(inside))
-    above = Sum((build.as_term(build.number(top)), Term("+-", root)))
+    return Quotient(Sum((build.as_term(build.number(top)), Term(sign, root))), build.number(bottom))
+
+
+def _without_root(x: Expr, top: Fraction, inside: Fraction, bottom: Fraction) -> Iterator[Line]:
+    above = Sum((build.as_term(build.number(top)), Term("+-", build.number(inside))))
     yield Relation(x, "=", Quotient(above, build.number(bottom)))
+
+
+def _root_dropped(line: Line) -> Iterator[Line]:
+    """Leave out the root of the discriminant, in the formula or in what it gave."""
+    yield from _formula(line, "root-forgotten")
+    match line:
+        case Relation(
+            Symbol() as x, "=", Quotient(Sum((first, Term("+-", Root(2, inside)))), below)
+        ):
+            yield Relation(x, "=", Quotient(Sum((first, Term("+-", inside))), below))
 
 
 ERRORS: tuple[Move, ...] = (
@@ -163,7 +202,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2=11",
         common=Common.IN_EVERY_CLASS,
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "csq-leading-coefficient-kept",
@@ -172,7 +210,6 @@ ERRORS: tuple[Move, ...] = (
         "2(x+6)^2=50",
         "x^2+12x=14",
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "csq-outside-factor-forgotten",
@@ -182,7 +219,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2+4x=15",
         common=Common.NOW_AND_THEN,
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "csq-wrong-number-added",
@@ -192,7 +228,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2=16",
         common=Common.NOW_AND_THEN,
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-minus-b-sign",
@@ -202,7 +237,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2=3",
         common=Common.IN_EVERY_CLASS,
         due=Family.FORMULA,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-denominator-not-shared",
@@ -212,7 +246,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2=4",
         common=Common.IN_EVERY_CLASS,
         due=Family.FORMULA,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-denominator-without-a",
@@ -222,7 +255,6 @@ ERRORS: tuple[Move, ...] = (
         "x^2+7x+1=0",
         common=Common.NOW_AND_THEN,
         due=Family.FORMULA,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-discriminant-sign",
@@ -231,7 +263,6 @@ ERRORS: tuple[Move, ...] = (
         "x=(-3+-sqrt(17))/2",
         "x+3=0",
         due=Family.FORMULA,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-b-squared-negative",
@@ -241,7 +272,6 @@ ERRORS: tuple[Move, ...] = (
         "x-7=0",
         common=Common.NOW_AND_THEN,
         due=Family.FORMULA,
-        may_be_luck=False,
     ),
     error_on_line(
         "formula-not-set-to-zero",
@@ -250,6 +280,40 @@ ERRORS: tuple[Move, ...] = (
         "x=(-5+-sqrt(13))/2",
         "x^2+4x+7=0",
         due=Family.FORMULA,
-        may_be_luck=False,
+    ),
+    error_on_line(
+        "formula-plus-only",
+        lambda line: _formula(line, "plus-only"),
+        "x^2-5x+3=0",
+        "x=(5+sqrt(13))/2",
+        "x^2-5x+6=0",
+        common=Common.OFTEN,
+        due=Family.FORMULA,
+    ),
+    error_on_line(
+        "formula-root-forgotten",
+        _root_dropped,
+        "x^2-5x+3=0",
+        "x=(5+-13)/2",
+        "x^2=3",
+        common=Common.NOW_AND_THEN,
+        due=Family.FORMULA,
+    ),
+    error_on_line(
+        "formula-wrong-letter-below",
+        lambda line: _formula(line, "letter-below"),
+        "2x^2+3x-4=0",
+        "x=(-3+-sqrt(41))/(-8)",
+        "x^2=4",
+        common=Common.NOW_AND_THEN,
+        due=Family.FORMULA,
+    ),
+    error_on_line(
+        "csq-sign-lost",
+        lambda line: _csq(line, "sign-lost"),
+        "x^2-8x+16=7",
+        "(x+4)^2=7",
+        "x^2+8x+16=7",
+        due=Family.SQUARES,
     ),
 )

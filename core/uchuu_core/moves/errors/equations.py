@@ -2,15 +2,74 @@
 
 from collections.abc import Iterator
 from itertools import product as choices
-from math import lcm
+from math import gcd, lcm
 
 from uchuu_core.lawbook.law import Family
-from uchuu_core.moves.conditions import NotNumeral, Numeral, Unsigned
+from uchuu_core.moves.conditions import Letter, NotNumeral, Numeral, Unsigned
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
 from uchuu_core.tree.paths import letters
+
+
+def _term_taken_once(line: Line) -> Iterator[Line]:
+    """Take a term of one side away from the other, and leave it where it stood."""
+    if not (isinstance(line, Relation) and line.sign == "="):
+        return
+    for scaled in _scaled(line.left):
+        yield Relation(scaled, "=", line.right)
+    for scaled in _scaled(line.right):
+        yield Relation(line.left, "=", scaled)
+    for term in build.terms_of(line.right):
+        if _meets_like_term(line.left, term):
+            yield Relation(_less(line.left, term), "=", line.right)
+    for term in build.terms_of(line.left):
+        if _meets_like_term(line.right, term):
+            yield Relation(line.left, "=", _less(line.right, term))
+
+
+def _scaled(side: Expr) -> Iterator[Expr]:
+    """Yield a sum with its denominators cleared, and with a common number divided out."""
+    terms = build.terms_of(side)
+    if len(terms) < 2:
+        return
+    cleared = cleared_terms(terms)
+    if cleared is not None:
+        yield build.total(cleared)
+    common = common_number(terms)
+    if common > 1:
+        yield build.total(divided_terms(terms, common))
+
+
+def common_number(terms: tuple[Term, ...]) -> int:
+    """Return the greatest number that divides every coefficient, 1 where one is no whole number."""
+    numbers = [coefficient_and_rest(term.body)[0] for term in terms]
+    whole = all(number.denominator == 1 for number in numbers)
+    return gcd(*(int(number) for number in numbers)) if whole else 1
+
+
+def divided_terms(terms: tuple[Term, ...], by: int) -> list[Term]:
+    """Return *terms* with their coefficients divided by a number."""
+    split = [coefficient_and_rest(term.body) for term in terms]
+    return [
+        build.as_term(build.times(number / by, rest), term.sign)
+        for (number, rest), term in zip(split, terms, strict=True)
+    ]
+
+
+def _meets_like_term(side: Expr, term: Term) -> bool:
+    kind = coefficient_and_rest(term.body)[1]
+    return (
+        term.sign != "+-"
+        and term.body != build.ZERO
+        and any(coefficient_and_rest(other.body)[1] == kind for other in build.terms_of(side))
+    )
+
+
+def _less(side: Expr, term: Term) -> Expr:
+    return build.total((*build.terms_of(side), Term(build.OPPOSITE[term.sign], term.body)))
+
 
 ONE_SIDE_ONLY = Move(
     key="lineq-one-side-only",
@@ -20,6 +79,8 @@ ONE_SIDE_ONLY = Move(
         Rewrite("a*x = b", "x = b", (Numeral("a"), NotNumeral("x"))),
         Rewrite("x/a = b", "x = b", (Numeral("a"),)),
     ),
+    function=lambda line: _term_taken_once(line),
+    whole_line=True,
     distorts="subtract-on-both-sides",
     examples=(Example("x+7=19", "x=19"), Example("3n=18", "n=18")),
     refuses=("x=19",),
@@ -145,7 +206,7 @@ def _missed_terms(line: Line) -> Iterator[Line]:
     terms = [*left, *right]
     factor = lcm(*(_denominator(term) for term in terms))
     whole = [n for n, term in enumerate(terms) if _denominator(term) == 1]
-    if factor == 1 or not whole or len(terms) > 8:
+    if factor == 1 or not whole or not 2 < len(terms) <= 8:
         return
     for kept in choices((True, False), repeat=len(whole)):
         missed = {n for n, keep in zip(whole, kept, strict=True) if keep}
@@ -249,10 +310,10 @@ CONSTANT_AS_ANSWER = Move(
     key="lineq-constant-as-answer",
     effect=Effect.WRONG,
     rewrites=(
-        Rewrite("x + b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
-        Rewrite("x - b = c", "x = b", (NotNumeral("x"), Numeral("b"))),
-        Rewrite("a*x + b = c", "x = b", (Numeral("a"), NotNumeral("x"), Numeral("b"))),
-        Rewrite("a*x - b = c", "x = b", (Numeral("a"), NotNumeral("x"), Numeral("b"))),
+        Rewrite("x + b = c", "x = b", (Letter("x", bare=True), Numeral("b"))),
+        Rewrite("x - b = c", "x = b", (Letter("x", bare=True), Numeral("b"))),
+        Rewrite("a*x + b = c", "x = b", (Numeral("a"), Letter("x", bare=True), Numeral("b"))),
+        Rewrite("a*x - b = c", "x = b", (Numeral("a"), Letter("x", bare=True), Numeral("b"))),
     ),
     distorts="subtract-on-both-sides",
     examples=(Example("x+7=3", "x=7"),),
@@ -260,7 +321,7 @@ CONSTANT_AS_ANSWER = Move(
     common=Common.NOW_AND_THEN,
     due=Family.MOVES,
     is_ending=True,
-    may_be_luck=False,
+    is_invited=False,
 )
 
 

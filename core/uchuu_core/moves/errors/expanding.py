@@ -9,6 +9,7 @@ _COEFFICIENTS = (Numeral("a"), Numeral("b"), NotNumeral("x"))
 UNLIKE_TERMS_JOINED = Move(
     key="like-unlike-terms-joined",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("a*x + b", "(a+b)*x", _COEFFICIENTS, units="a"),
         Rewrite("a*x + b", "a*b*x", _COEFFICIENTS, units="a"),
@@ -37,7 +38,7 @@ EXPONENTS_ADDED = Move(
     rewrites=(
         Rewrite("a*x^n + b*x^n", "(a+b)*x^(n+n)", _COEFFICIENTS, units="ab"),
         Rewrite("a*x + b*x", "(a+b)*x^2", _COEFFICIENTS, units="ab"),
-        Rewrite("x^m + x^n", "x^(m+n)", (NotNumeral("x"),)),
+        Rewrite("x^m + x^n", "x^(m+n)"),
         Rewrite("x + x^n", "x^(n+1)", (NotNumeral("x"),)),
         Rewrite("x + x", "x^2", (NotNumeral("x"),)),
     ),

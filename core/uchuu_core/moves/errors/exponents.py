@@ -3,7 +3,15 @@
 from collections.abc import Callable, Iterator
 
 from uchuu_core.lawbook.law import Family
-from uchuu_core.moves.conditions import Above, Different, NotNumeral, Numeral, Unsigned, numeral
+from uchuu_core.moves.conditions import (
+    Above,
+    Different,
+    IsNot,
+    NotNumeral,
+    Numeral,
+    Unsigned,
+    numeral,
+)
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Sum, Term
@@ -63,7 +71,6 @@ ZERO_GIVES_ZERO = Move(
     examples=(Example("9^0+4", "0+4"),),
     refuses=("9^1",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 ZERO_TAKES_COEFFICIENT = Move(
     key="exponent-zero-takes-coefficient",
@@ -76,7 +83,6 @@ ZERO_TAKES_COEFFICIENT = Move(
     examples=(Example("5x^0", "1"),),
     refuses=("5x",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 NEGATIVE_GIVES_NEGATIVE = Move(
     key="exponent-negative-gives-negative",
@@ -89,7 +95,6 @@ NEGATIVE_GIVES_NEGATIVE = Move(
     examples=(Example("2^(-3)", "-2^3"),),
     refuses=("2^3",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 NEGATIVE_MOVES_COEFFICIENT = Move(
     key="exponent-negative-moves-coefficient",
@@ -101,7 +106,6 @@ NEGATIVE_MOVES_COEFFICIENT = Move(
     distorts="negative-exponent",
     examples=(Example("5x^(-2)", "1/(5x^2)"),),
     refuses=("5x^2",),
-    may_be_luck=False,
 )
 PRODUCT_MULTIPLIED = Move(
     key="exponent-product-multiplied",
@@ -111,26 +115,29 @@ PRODUCT_MULTIPLIED = Move(
     examples=(Example("x^3*x^4", "x^(3*4)"),),
     refuses=("x^3*y^4",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 BASES_MULTIPLIED = Move(
     key="exponent-product-bases-multiplied",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("a^m * a^n", "(a*a)^(m+n)", (Numeral("a"),)),),
+    rewrites=(
+        Rewrite("a^m * a^n", "(a*a)^(m+n)", (Numeral("a"),)),
+        Rewrite("a^m * b^n", "(a*b)^(m+n)", (Numeral("a"), Numeral("b"), Different("a", "b"))),
+    ),
     distorts="same-base",
     examples=(Example("2^3*2^4", "(2*2)^(3+4)"),),
-    refuses=("2^3*3^4",),
+    refuses=("2^3+3^4",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 POWER_ADDED = Move(
     key="exponent-power-of-power-added",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("(a^m)^n", "a^(m+n)"),),
+    rewrites=(
+        Rewrite("(a^m)^n", "a^(m+n)"),
+        Rewrite("(a^m*b^k)^n", "a^(m+n)*b^(k+n)"),
+    ),
     distorts="power-of-power",
     examples=(Example("(x^3)^4", "x^(3+4)"),),
     refuses=("x^3*x^4",),
-    may_be_luck=False,
 )
 SKIPS_FACTOR = Move(
     key="exponent-power-skips-factor",
@@ -138,14 +145,13 @@ SKIPS_FACTOR = Move(
     rewrites=(
         Rewrite("(a*b)^n", "a*b^n"),
         Rewrite("(a/b)^n", "a^n/b"),
-        Rewrite("(a/b)^n", "a/b^n"),
+        Rewrite("(a/b)^n", "a/b^n", (IsNot("a", 1),)),
         Rewrite("(a*b^m)^n", "a*b^(m*n)"),
     ),
     distorts="power-of-product",
     examples=(Example("(3x)^2", "3x^2"), Example("(x/3)^2", "x^2/3")),
     refuses=("3x^2",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 QUOTIENT_DIVIDED = Move(
     key="exponent-quotient-divided",
@@ -159,21 +165,25 @@ QUOTIENT_DIVIDED = Move(
 QUOTIENT_REVERSED = Move(
     key="exponent-quotient-reversed",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("a^m / a^n", "a^(n-m)", (Different("m", "n"),)),),
+    rewrites=(
+        Rewrite("a^m / a^n", "a^(n-m)", (Different("m", "n"),)),
+        Rewrite("a^m / a^(-n)", "a^(m-n)", (Unsigned("n"),)),
+    ),
     distorts="same-base",
     examples=(Example("x^3/x^8", "x^(8-3)"),),
     refuses=("x^3/y^8",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 RATIONAL_AS_DIVISION = Move(
     key="exponent-rational-as-division",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("a^(1/n)", "a/n", (Above("n", 1),)),),
+    rewrites=(
+        Rewrite("a^(1/n)", "a/n", (Above("n", 1),)),
+        Rewrite("a^(m/n)", "(a*m)/n", (Above("n", 1), Above("m", 1))),
+    ),
     distorts="rational-exponent",
     examples=(Example("64^(1/3)", "64/3"),),
     refuses=("64^3",),
-    may_be_luck=False,
 )
 RATIONAL_SWAPPED = Move(
     key="exponent-rational-swapped",
@@ -183,7 +193,6 @@ RATIONAL_SWAPPED = Move(
     examples=(Example("32^(3/5)", "32^(5/3)"),),
     refuses=("32^(1/5)",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 UNBRACKETED = Move(
     key="expeq-exponent-unbracketed",
@@ -197,7 +206,6 @@ UNBRACKETED = Move(
     examples=(Example("(2^3)^(x+2)", "2^(3x+2)"),),
     refuses=("(2^3)^x",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 
 ERRORS = (

@@ -63,5 +63,4 @@ GCF_LOST = Move(
     examples=(Example("3(x^2+7x+10)", "x^2+7x+10"), Example("c^3-2c^2-24c", "c^2-2c-24")),
     refuses=("3x", "c^3-2c^2-24"),
     due=Family.FACTORS,
-    may_be_luck=False,
 )

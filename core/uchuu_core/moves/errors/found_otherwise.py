@@ -54,6 +54,15 @@ NOT_DIVIDED = _found(
     common=Common.NOW_AND_THEN,
 )
 END_SIGN = _found("ratfun-end-sign", "(5x+1)/(x-2)", "end left: -5", common=Common.NOW_AND_THEN)
+Y_FROM_TOP = _found("ratfun-y-intercept-top-only", "(x+4)/(x-8)", "y-intercept: (0, 4)")
+COORDINATES_SWAPPED = _found("ratfun-coordinates-swapped", "(2x-6)/(x+1)", "x-intercept: (0, 3)")
+VERTICAL_SHIFT = _found("ratfun-shift-vertical-sign", "3/(x+6)-1", "horizontal asymptote: y = 1")
+EXCLUDED_FROM_TOP = _found(
+    "ratfun-excluded-from-top", "(x-2)/(x+5)", "x != 2", common=Common.NOW_AND_THEN
+)
+LETTERS_SWAPPED = _found(
+    "ratfun-asymptote-letters-swapped", "(x+3)/(x-1)", "vertical asymptote: y = 1"
+)
 
 ERRORS = (
     BRANCH_LOST,
@@ -71,4 +80,9 @@ ERRORS = (
     HOLE_HEIGHT,
     NOT_DIVIDED,
     END_SIGN,
+    Y_FROM_TOP,
+    COORDINATES_SWAPPED,
+    VERTICAL_SHIFT,
+    EXCLUDED_FROM_TOP,
+    LETTERS_SWAPPED,
 )

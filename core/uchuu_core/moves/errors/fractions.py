@@ -4,7 +4,16 @@ from collections.abc import Iterator
 from math import lcm
 
 from uchuu_core.lawbook.law import Family
-from uchuu_core.moves.conditions import Above, Different, Divides, NotNumeral, Numeral, numeral
+from uchuu_core.moves.conditions import (
+    Above,
+    Different,
+    Divides,
+    NoFraction,
+    NotNumeral,
+    Numeral,
+    Unsigned,
+    numeral,
+)
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
@@ -15,9 +24,9 @@ ADD_TOPS_AND_BOTTOMS = Move(
     key="fraction-add-tops-and-bottoms",
     effect=Effect.WRONG,
     rewrites=(
-        Rewrite("a/b + c/d", "(a+c)/(b+d)", _FOUR),
-        Rewrite("a/b - c/d", "(a-c)/(b+d)", _FOUR),
-        Rewrite("a/b - c/d", "(a-c)/(b-d)", (*_FOUR, Different("b", "d"))),
+        Rewrite("a/b + c/d", "(a+c)/(b+d)"),
+        Rewrite("a/b - c/d", "(a-c)/(b+d)"),
+        Rewrite("a/b - c/d", "(a-c)/(b-d)", (Different("b", "d"), Unsigned("c"))),
     ),
     distorts="add-fractions",
     examples=(Example("1/3+2/5", "(1+2)/(3+5)"),),
@@ -65,6 +74,16 @@ TOP_NOT_SCALED = Move(
             "(a+c)/b",
             (Numeral("c"), Above("b", 1), Divides("a", "b", evenly=False)),
         ),
+        *(
+            Rewrite(
+                f"a/b {sign} c/d", f"(a{sign}c)/(b*d)", (Different("b", "d"), NotNumeral(letter))
+            )
+            for sign in "+-"
+            for letter in "bd"
+        ),
+        Rewrite("a/b + c", "(a+c)/b", (NotNumeral("b"), NoFraction("c"))),
+        Rewrite("a/b - c", "(a-c)/b", (NotNumeral("b"), NoFraction("c"))),
+        Rewrite("c - a/b", "(c-a)/b", (NotNumeral("b"), NoFraction("c"))),
     ),
     distorts="add-fractions",
     examples=(Example("3/4+1/6", "(3+1)/(4*6)"),),

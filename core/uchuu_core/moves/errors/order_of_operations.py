@@ -1,11 +1,14 @@
 """Errors in the order of operations: something is worked out before its turn."""
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import (
     Above,
     Divides,
+    NoFraction,
     NotNumeral,
     NumberOrSum,
     Numeral,
+    OneFactor,
 )
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 
@@ -33,7 +36,11 @@ MULTIPLY_BEFORE_DIVIDE = Move(
     effect=Effect.WRONG,
     rewrites=(
         Rewrite("a÷b*c", "a÷(b*c)"),
-        Rewrite("a/b*c", "a/(b*c)", (Numeral("a"), Numeral("b"), NumberOrSum("c"))),
+        Rewrite(
+            "a/b*c",
+            "a/(b*c)",
+            (Numeral("a"), Numeral("b"), NumberOrSum("c"), NoFraction("c")),
+        ),
         Rewrite("a÷b÷c", "a÷(b÷c)"),
     ),
     distorts="divide-numbers",
@@ -61,7 +68,7 @@ MULTIPLY_BEFORE_POWER = Move(
     key="order-multiply-before-power",
     effect=Effect.WRONG,
     rewrites=(
-        Rewrite("a*b^n", "(a*b)^n", (Above("n", 1),)),
+        Rewrite("a*b^n", "(a*b)^n", (Above("n", 1), OneFactor("a"))),
         Rewrite("a*b^x", "(a*b)^x", (Numeral("a"), Numeral("b"), NotNumeral("x"))),
         Rewrite("a÷b^n", "(a÷b)^n", (Above("n", 1),)),
     ),
@@ -69,13 +76,14 @@ MULTIPLY_BEFORE_POWER = Move(
     examples=(Example("3*5^2", "(3*5)^2"),),
     refuses=("(3*5)^2", "3*5^1"),
     common=Common.IN_EVERY_CLASS,
+    due=Family.POWERS,
 )
 
 FRACTION_BAR_UNGROUPED = Move(
     key="order-fraction-bar-ungrouped",
     effect=Effect.WRONG,
     rewrites=(
-        Rewrite("(a+b)/c", "a + b/c"),
+        Rewrite("(a+b)/c", "a + b/c", (NumberOrSum("a"), NumberOrSum("b"))),
         Rewrite("a/(b+c)", "a/b + c"),
     ),
     distorts="divide-numbers",

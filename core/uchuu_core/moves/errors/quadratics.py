@@ -15,6 +15,7 @@ from uchuu_core.tree.nodes import (
     Number,
     Power,
     Product,
+    Quotient,
     Relation,
     Root,
     Signed,
@@ -37,9 +38,31 @@ def root_text(value: Expr) -> Expr:
     return Root(2, value)
 
 
-def _either(left: Expr, values: list[Expr]) -> Line:
+def either(left: Expr, values: list[Expr]) -> Line:
+    """Return ``left = v or …`` for each of the different *values*."""
     options = tuple(Relation(left, "=", value) for value in dict.fromkeys(values))
     return options[0] if len(options) == 1 else Either(options)
+
+
+def rooted(index: int, value: Expr) -> Expr:
+    """Return the root of *value* with this index, worked out where it is whole."""
+    if index == 2:
+        return root_text(value)
+    number = numeral(value)
+    if number is not None and number > 0:
+        top, below = (round(part ** (1 / index)) for part in (number.numerator, number.denominator))
+        if Fraction(top**index, below**index) == number:
+            return build.number(Fraction(top, below))
+    return Root(index, value)
+
+
+def powers_of(line: Line, exponent: int) -> Iterator[tuple[Expr, Expr]]:
+    """Yield S and v of an equation ``S^exponent = v`` with the unknown in S."""
+    if isinstance(line, Relation) and line.sign == "=":
+        for side, value in ((line.left, line.right), (line.right, line.left)):
+            if isinstance(side, Power) and side.exponent == Number(str(exponent)):
+                if letters(side.base):
+                    yield side.base, value
 
 
 def _squared(line: Line) -> Iterator[tuple[Expr, Fraction, Expr]]:
@@ -51,10 +74,31 @@ def _squared(line: Line) -> Iterator[tuple[Expr, Fraction, Expr]]:
                 yield rest.base, number, value
 
 
-def _missing_plus_minus(line: Line) -> Iterator[Line]:
+def _even_power(line: Line) -> Iterator[tuple[Expr, Expr]]:
+    """Yield S and the positive root of ``S^n = v``, for an even n and for an even numerator."""
     for base, number, value in _squared(line):
         if number == 1 and numeral(value) != 0:
-            yield Relation(base, "=", root_text(value))
+            yield base, root_text(value)
+    for exponent in (4, 6):
+        for base, value in powers_of(line, exponent):
+            yield base, rooted(exponent, value)
+    match line:
+        case Relation(Power(base, Quotient(Number() as top, Number() as below)), "=", value):
+            plain = numeral(value)
+            if top.value % 2 == 0 and plain is not None and plain > 0 and letters(base):
+                root = rooted(int(top.value), build.number(plain))
+                inside = numeral(root)
+                yield (
+                    base,
+                    Power(root, below)
+                    if inside is None
+                    else build.number(inside ** int(below.value)),
+                )
+
+
+def _missing_plus_minus(line: Line) -> Iterator[Line]:
+    for base, root in _even_power(line):
+        yield Relation(base, "=", root)
 
 
 def _root_one_side_only(line: Line) -> Iterator[Line]:
@@ -76,7 +120,6 @@ def _negative_under_root(line: Line) -> Iterator[Line]:
             root = root_text(build.number(-plain))
             yield Relation(base, "=", Signed("+-", root))
             yield Relation(base, "=", root)
-            yield Relation(base, "=", build.negative(root))
 
 
 def _coefficient_kept(line: Line) -> Iterator[Line]:
@@ -112,7 +155,7 @@ def _products(line: Line) -> Iterator[tuple[list[Expr], Expr]]:
                     yield held, value
 
 
-def _linear(node: Expr) -> tuple[Expr, Fraction, Fraction] | None:
+def linear(node: Expr) -> tuple[Expr, Fraction, Fraction] | None:
     """Return x, a, b of ``a x + b``, None for anything else."""
     letter: Expr | None = None
     a = b = Fraction(0)
@@ -141,7 +184,7 @@ def _solved(line: Line, value_of: Callable[[Fraction, Fraction], Fraction]) -> I
             if numeral(value) == 0:
                 nodes = factors
     for node in nodes:
-        part = _linear(node)
+        part = linear(node)
         if part is None:
             return
         found.append(part)
@@ -151,7 +194,7 @@ def _solved(line: Line, value_of: Callable[[Fraction, Fraction], Fraction]) -> I
             wrong = bool(mask >> place & 1)
             values.append(build.number(value_of(a, b) if wrong else -b / a))
         if found:
-            yield _either(found[0][0], values)
+            yield either(found[0][0], values)
 
 
 def _root_sign(line: Line) -> Iterator[Line]:
@@ -170,7 +213,7 @@ def _divided_by_variable(line: Line) -> Iterator[Line]:
     sides = (line.left, line.right)
     bases = {f for side in sides for f in _factors(side) if letters(f)}
     for base in bases:
-        quotients = [_over(side, base) for side in sides]
+        quotients = [over(side, base) for side in sides]
         if all(q is not None for q in quotients) and numeral(line.left) != 0 != numeral(line.right):
             yield Relation(quotients[0], "=", quotients[1])  # type: ignore[arg-type]
 
@@ -183,7 +226,8 @@ def _factors(side: Expr) -> list[Expr]:
     return found
 
 
-def _over(side: Expr, base: Expr) -> Expr | None:
+def over(side: Expr, base: Expr) -> Expr | None:
+    """Return *side* with one factor *base* divided out of every term, None where one has none."""
     terms = []
     for term in build.terms_of(side):
         factors = list(build.factors_of(term.body))
@@ -229,7 +273,6 @@ MISSING_PLUS_MINUS = error_on_line(
     "x=81",
     common=Common.IN_EVERY_CLASS,
     due=Family.SQUARES,
-    may_be_luck=False,
 )
 ERRORS = (
     MISSING_PLUS_MINUS,
@@ -240,7 +283,6 @@ ERRORS = (
         "x=+-5",
         "x=+-9",
         common=Common.NOW_AND_THEN,
-        may_be_luck=False,
     ),
     error_on_line(
         "quad-zero-product-nonzero",
@@ -249,7 +291,6 @@ ERRORS = (
         "x-2=16 or x+4=16",
         "(x-2)(x+4)=0",
         common=Common.IN_EVERY_CLASS,
-        may_be_luck=False,
     ),
     error_on_line(
         "quad-root-sign",
@@ -275,7 +316,6 @@ ERRORS = (
         "x=11",
         "x^2=11",
         common=Common.IN_EVERY_CLASS,
-        may_be_luck=False,
     ),
     error_on_line(
         "quad-root-taken-termwise",
@@ -284,7 +324,6 @@ ERRORS = (
         "x+3=5",
         "x^2=25",
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "quad-root-coefficient-kept",
@@ -294,7 +333,6 @@ ERRORS = (
         "x^2=42",
         common=Common.NOW_AND_THEN,
         due=Family.SQUARES,
-        may_be_luck=False,
     ),
     error_on_line(
         "quad-root-one-side-only",
@@ -311,6 +349,5 @@ ERRORS = (
         "x^2=-36",
         "x=+-6",
         "x^2=36",
-        may_be_luck=False,
     ),
 )

@@ -1,17 +1,20 @@
 """Errors with radicals."""
 
 from collections.abc import Iterator
+from math import isqrt
 
-from uchuu_core.moves.conditions import Above, Different, Numeral, Unsigned, numeral
+from uchuu_core.moves.conditions import Above, Different, NotNumeral, Numeral, Unsigned, numeral
 from uchuu_core.moves.errors.factoring import square_root
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Either, Line, Number, Relation, Root, Signed, Sum, Term
+from uchuu_core.tree.paths import letters
 
 SUM_MERGED = Move(
     key="radical-sum-merged",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("sqrt(a) + sqrt(b)", "sqrt(a+b)", (Different("a", "b"),)),
         Rewrite("sqrt(a) - sqrt(b)", "sqrt(a-b)", (Different("a", "b"),)),
@@ -23,7 +26,6 @@ SUM_MERGED = Move(
     examples=(Example("sqrt(18)+sqrt(8)", "sqrt(18+8)"),),
     refuses=("sqrt(18)*sqrt(8)",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 
 
@@ -39,9 +41,10 @@ def _each_rooted(part: Line) -> Iterator[Line]:
 SPLIT_OVER_SUM = Move(
     key="radical-split-over-sum",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("sqrt(a+b)", "sqrt(a)+sqrt(b)"),
-        Rewrite("sqrt(a-b)", "sqrt(a)-sqrt(b)"),
+        Rewrite("sqrt(a-b)", "sqrt(a)-sqrt(b)", (Unsigned("b"),)),
         Rewrite("sqrt(a^2+b^2)", "a+b"),
         Rewrite("sqrt(a^2-b^2)", "a-b"),
     ),
@@ -50,7 +53,6 @@ SPLIT_OVER_SUM = Move(
     examples=(Example("sqrt(x^2+36)", "x+6"), Example("sqrt(13^2-5^2)", "13-5")),
     refuses=("sqrt(36x^2)",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 
 
@@ -59,8 +61,10 @@ def _square_in_front(part: Line) -> Iterator[Line]:
     match part:
         case Root(2, Number() as inside) if inside.is_whole and inside.value < 10**6:
             number = int(inside.text)
+            if isqrt(number) ** 2 == number:
+                return
             for root in range(2, 1000):
-                if number % root**2 == 0 and number > root**2:
+                if number % root**2 == 0:
                     rest = Root(2, Number(str(number // root**2)))
                     yield build.product((Number(str(root**2)), rest))
                 if root**2 > number:
@@ -78,7 +82,6 @@ FACTOR_NOT_ROOTED = Move(
     distorts="split-root",
     examples=(Example("sqrt(9*7)", "9sqrt(7)"), Example("sqrt(20)", "4sqrt(5)")),
     refuses=("sqrt(9+7)",),
-    may_be_luck=False,
 )
 
 
@@ -97,6 +100,7 @@ def _joined_after_sign(line: Line) -> Iterator[Line]:
 JOINED_TO_ROOT = Move(
     key="radical-number-joined-to-root",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("a + b*sqrt(c)", "(a+b)*sqrt(c)", (Numeral("a"), Numeral("b"))),
         Rewrite("a - b*sqrt(c)", "(a-b)*sqrt(c)", (Numeral("a"), Numeral("b"))),
@@ -107,7 +111,6 @@ JOINED_TO_ROOT = Move(
     whole_line=True,
     examples=(Example("5+2sqrt(3)", "(5+2)sqrt(3)"), Example("x=4+-3sqrt(5)", "x=+-7sqrt(5)")),
     refuses=("5*2sqrt(3)",),
-    may_be_luck=False,
 )
 RADICANDS_ADDED = Move(
     key="radical-like-radicands-added",
@@ -120,7 +123,6 @@ RADICANDS_ADDED = Move(
     examples=(Example("3sqrt(7)+2sqrt(7)", "(3+2)sqrt(7+7)"),),
     refuses=("3sqrt(7)+2sqrt(5)",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 SQUARE_SKIPS_COEFFICIENT = Move(
     key="radical-square-skips-coefficient",
@@ -132,7 +134,6 @@ SQUARE_SKIPS_COEFFICIENT = Move(
     distorts="power-of-product",
     examples=(Example("(3sqrt(5))^2", "3*5"),),
     refuses=("(sqrt(5))^2",),
-    may_be_luck=False,
 )
 INDEX_IGNORED = Move(
     key="radical-index-ignored",
@@ -142,7 +143,6 @@ INDEX_IGNORED = Move(
     examples=(Example("cbrt(64)", "sqrt(64)"),),
     refuses=("sqrt(64)",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 
@@ -180,16 +180,28 @@ PAIRS_FOR_CUBE_ROOT = Move(
     ),
     refuses=("cbrt(8*2)",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
+
+
+def _rooted_without_size(part: Line) -> Iterator[Line]:
+    """Return ``5x`` for ``√(25x²)``."""
+    if isinstance(part, Root) and part.index == 2 and letters(part):
+        root = square_root(part.radicand)
+        if root is not None:
+            yield root
+
+
 ROOT_OF_SQUARE = Move(
     key="radical-square-root-of-square",
     effect=Effect.WRONG,
-    rewrites=(Rewrite("sqrt(a^2)", "a"),),
+    rewrites=(
+        Rewrite("sqrt(a^2)", "a", (NotNumeral("a"),)),
+        Rewrite("sqrt((-a)^2)", "-a", (Unsigned("a"),)),
+    ),
+    function=_rooted_without_size,
     distorts="root-of-square",
     examples=(Example("sqrt((x-4)^2)", "x-4"),),
     refuses=("sqrt(x-4)",),
-    may_be_luck=False,
 )
 BOTTOM_ONLY = Move(
     key="radical-rationalise-bottom-only",
@@ -201,7 +213,6 @@ BOTTOM_ONLY = Move(
     distorts="rationalise",
     examples=(Example("6/sqrt(5)", "6/5"),),
     refuses=("6*sqrt(5)",),
-    may_be_luck=False,
 )
 CONJUGATE_SIGN = Move(
     key="radical-conjugate-sign",
@@ -211,11 +222,19 @@ CONJUGATE_SIGN = Move(
         Rewrite("a/(b-sqrt(c))", "(a*(b+sqrt(c)))/(b^2+c)"),
         Rewrite("a/(sqrt(c)+b)", "(a*(sqrt(c)-b))/(c+b^2)"),
         Rewrite("a/(sqrt(c)-b)", "(a*(sqrt(c)+b))/(c+b^2)"),
+        *(
+            Rewrite(f"a/({below})", f"(a*({below}))/({product})")
+            for below, product in (
+                ("b+sqrt(c)", "b^2-c"),
+                ("b-sqrt(c)", "b^2-c"),
+                ("sqrt(c)+b", "c-b^2"),
+                ("sqrt(c)-b", "c-b^2"),
+            )
+        ),
     ),
     distorts="rationalise",
     examples=(Example("4/(3+sqrt(5))", "(4(3-sqrt(5)))/(3^2+5)"),),
     refuses=("4/(3sqrt(5))",),
-    may_be_luck=False,
 )
 NEGATIVE_PULLED_OUT = Move(
     key="radical-negative-pulled-out",
@@ -225,7 +244,6 @@ NEGATIVE_PULLED_OUT = Move(
     examples=(Example("sqrt(-49)", "-sqrt(49)"),),
     refuses=("sqrt(49)",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 ERRORS = (

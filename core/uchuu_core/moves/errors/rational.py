@@ -1,21 +1,25 @@
 """Errors with rational expressions: what is struck out, and what is cleared without an equation."""
 
 from collections.abc import Iterator
+from itertools import chain
+from itertools import product as choices
 
 from uchuu_core.lawbook.law import Family
-from uchuu_core.moves.conditions import Different
-from uchuu_core.moves.errors.equations import cleared_terms
+from uchuu_core.moves.conditions import Different, Unsigned
+from uchuu_core.moves.errors.equations import cleared_terms, common_number, divided_terms
+from uchuu_core.moves.errors.quadratics import over
 from uchuu_core.moves.errors.trinomials import divisors
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Line, Quotient, Sum
+from uchuu_core.tree.nodes import Expr, Line, Quotient, Sum, Term
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
 CANCEL_EQUAL_TERMS = Move(
     key="cancel-equal-terms",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("(a+b)/(a+c)", "b/c"),
         Rewrite("(a+b)/a", "b"),
@@ -29,11 +33,30 @@ CANCEL_EQUAL_TERMS = Move(
 )
 
 
-def _cleared(part: Line) -> Iterator[Line]:
-    if isinstance(part, Sum):
-        new = cleared_terms(part.terms)
-        if new is not None:
-            yield build.total(new)
+def _scaled(part: Line) -> Iterator[Line]:
+    """Multiply an expression by its common denominator, or divide it by a common number."""
+    if not isinstance(part, Sum):
+        return
+    new = cleared_terms(part.terms)
+    if new is not None:
+        yield build.total(new)
+    below = list(
+        dict.fromkeys(t.body.denominator for t in part.terms if isinstance(t.body, Quotient))
+    )
+    if 0 < len(below) <= 3 and any(letters(factor) for factor in below):
+        yield build.total(Term(t.sign, _times_all_below(t.body, below)) for t in part.terms)
+    common = common_number(part.terms)
+    if common > 1 and letters(part):
+        yield build.total(divided_terms(part.terms, common))
+
+
+def _times_all_below(body: Expr, below: list[Expr]) -> Expr:
+    """Return a term times all the different denominators, its own divided out."""
+    if not isinstance(body, Quotient):
+        return build.product((*below, body))
+    return build.product(
+        (body.numerator, *(factor for factor in below if factor != body.denominator))
+    )
 
 
 def _equal_sides(part: Line) -> Iterator[Line]:
@@ -64,32 +87,61 @@ def _one_term_divided(part: Line) -> Iterator[Line]:
                     yield top if bottom == build.ONE else Quotient(top, bottom)
 
 
+def _term_divided_by_all(part: Line) -> Iterator[Line]:
+    """Divide one term of the top, or several but not all, by the whole of what is below."""
+    match part:
+        case Quotient(Sum(terms), below, "/") if letters(below):
+            divided = [_divided(term.body, below) for term in terms]
+            for chosen in choices(
+                (True, False), repeat=len(terms) if len(terms) <= _MOST_TERMS else 0
+            ):
+                met = [n for n, choice in enumerate(chosen) if choice]
+                if 0 < len(met) < len(terms) and all(divided[n] is not None for n in met):
+                    yield build.total(
+                        build.as_term(divided[n] if n in met else term.body, term.sign)  # type: ignore[arg-type]
+                        for n, term in enumerate(terms)
+                    )
+
+
+def _divided(body: Expr, below: Expr) -> Expr | None:
+    """Return *body* over *below* where every factor of *below* is in it, else None."""
+    (number, rest), (size, others) = coefficient_and_rest(body), coefficient_and_rest(below)
+    for factor in build.factors_of(others):
+        quotient = over(rest, factor)
+        if quotient is None:
+            return None
+        rest = quotient
+    return build.times(number / size, rest)
+
+
+_MOST_TERMS = 4
+
 TREATED_AS_EQUATION = Move(
     key="expression-treated-as-equation",
     effect=Effect.WRONG,
-    function=_cleared,
+    function=_scaled,
+    whole_line=True,
     distorts="add-fractions",
     examples=(Example("x/2+x/3", "3x+2x"),),
-    refuses=("x+2",),
+    refuses=("x+5",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 FACTOR_OF_ONE_TERM = Move(
     key="cancel-factor-of-one-term",
     effect=Effect.WRONG,
+    goes_on=True,
     rewrites=(
         Rewrite("(a*b+c)/a", "b+c"),
         Rewrite("(a*b-c)/a", "b-c"),
         Rewrite("(c-a*b)/a", "c-b"),
     ),
-    function=_one_term_divided,
+    function=lambda part: chain(_one_term_divided(part), _term_divided_by_all(part)),
     distorts="divide-out",
     examples=(Example("(6x+5)/3", "2x+5"), Example("(x*y+z)/x", "y+z")),
     refuses=("(6x)/3",),
     common=Common.IN_EVERY_CLASS,
     due=Family.CANCELS,
-    may_be_luck=False,
 )
 TOP_VANISHES = Move(
     key="cancelled-top-vanishes",
@@ -101,7 +153,6 @@ TOP_VANISHES = Move(
     refuses=("(a*b)/a",),
     common=Common.NOW_AND_THEN,
     due=Family.CANCELS,
-    may_be_luck=False,
 )
 OPPOSITES_TO_ONE = Move(
     key="cancel-opposites-to-one",
@@ -116,7 +167,6 @@ OPPOSITES_TO_ONE = Move(
     examples=(Example("(x-9)/(9-x)", "1"),),
     refuses=("(x-9)/(x+9)",),
     due=Family.CANCELS,
-    may_be_luck=False,
 )
 SUBTRACT_FIRST_TERM_ONLY = Move(
     key="ratexpr-subtract-first-term-only",
@@ -127,14 +177,13 @@ SUBTRACT_FIRST_TERM_ONLY = Move(
         Rewrite("(a - (b+d))/c", "(a-b+d)/c"),
         Rewrite("(a - (b-d))/c", "(a-b-d)/c"),
         # the second top was stretched first: its product has two terms
-        Rewrite("a/(c+d) - b/m", "(a*m - b*c + b*d)/((c+d)*m)"),
-        Rewrite("a/(c-d) - b/m", "(a*m - b*c - b*d)/((c-d)*m)"),
+        Rewrite("a/(c+d) - b/m", "(a*m - b*c + b*d)/((c+d)*m)", (Unsigned("b"),)),
+        Rewrite("a/(c-d) - b/m", "(a*m - b*c - b*d)/((c-d)*m)", (Unsigned("b"),)),
     ),
     distorts="one-numerator",
     examples=(Example("(5x)/(x+1)-(2x+3)/(x+1)", "(5x-2x+3)/(x+1)"),),
     refuses=("a/c-b/c",),
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 DIVIDED_TERMWISE = Move(
     key="ratexpr-divided-termwise",
@@ -160,11 +209,11 @@ FLIP_TERMWISE = Move(
         Rewrite("1/(a^(-m)+b^(-n))", "a^m+b^n"),
         Rewrite("(a^(-1)+b^(-1))^(-1)", "a+b"),
         Rewrite("c/(1/a+1/b)", "c*(a+b)"),
+        Rewrite("c/(1/a-1/b)", "c*(a-b)"),
     ),
     distorts="multiply-by-reciprocal",
     examples=(Example("1/(1/x+1/3)", "x+3"),),
     refuses=("1/(x+3)",),
-    may_be_luck=False,
 )
 PART_MULTIPLIED = Move(
     key="complex-fraction-part-multiplied",
@@ -180,7 +229,6 @@ PART_MULTIPLIED = Move(
     examples=(Example("(2+1/x)/5", "(2+1)/(5x)"),),
     refuses=("(2+x)/5",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 ERRORS = (

@@ -1,7 +1,11 @@
 """Errors with signed numbers."""
 
-from uchuu_core.moves.conditions import Even, NotNumeral, Numeral, Unsigned
+from collections.abc import Iterator
+
+from uchuu_core.moves.conditions import Even, NotNumeral, Numeral, Unsigned, numeral
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Line, Product, Quotient, Signed
 
 _BOTH_POSITIVE = (Numeral("a", positive=True), Numeral("b", positive=True))
 _LIKE = (*_BOTH_POSITIVE, NotNumeral("x"))
@@ -46,16 +50,43 @@ TWO_NEGATIVES_SUM_POSITIVE = Move(
     refuses=("6-9", "-6*9"),
 )
 
+
+def _other_sign(part: Line) -> Iterator[Line]:
+    """Give a product or a quotient in which a sign is written the other sign.
+
+    The sign before a coefficient, or before a bracket, takes part in no product yet.
+    """
+    match part:
+        case Product(factors) if any(isinstance(factor, Signed) for factor in factors):
+            size = build.product(_size(factor) for factor in factors)
+            is_negative = sum(isinstance(factor, Signed) for factor in factors) % 2 == 1
+            yield size if is_negative else build.negative(size)
+        case Signed("-", Product(factors)) if sum(map(_is_number, factors)) > 1:
+            size = build.product(_size(factor) for factor in factors)
+            is_negative = sum(isinstance(factor, Signed) for factor in factors) % 2 == 0
+            yield size if is_negative else build.negative(size)
+        case Quotient(Signed(), _, _) | Quotient(_, Signed(), _):
+            above, below = part.numerator, part.denominator
+            fraction = Quotient(_size(above), _size(below), part.mark)
+            is_negative = isinstance(above, Signed) != isinstance(below, Signed)
+            yield fraction if is_negative else build.negative(fraction)
+        case Signed("-", Quotient(above, below, _) as body) if _is_number(above):
+            if _is_number(below):
+                yield body
+
+
+def _size(node: Expr) -> Expr:
+    return node.body if isinstance(node, Signed) else node
+
+
+def _is_number(node: Expr) -> bool:
+    return numeral(node) is not None
+
+
 PRODUCT_RULE = Move(
     key="sign-product-rule",
     effect=Effect.WRONG,
-    rewrites=(
-        Rewrite("(-a)*(-b)", "-(a*b)", (Unsigned("a"), Unsigned("b"))),
-        Rewrite("(-a)*b", "a*b", (Unsigned("a"), Unsigned("b"))),
-        Rewrite("(-a)/(-b)", "-(a/b)", (Unsigned("a"), Unsigned("b"))),
-        Rewrite("(-a)/b", "a/b", (Unsigned("a"), Unsigned("b"))),
-        Rewrite("a/(-b)", "a/b", (Unsigned("a"), Unsigned("b"))),
-    ),
+    function=_other_sign,
     distorts="multiply-numbers",
     examples=(Example("(-4)*(-7)", "-(4*7)"), Example("(-4)*7", "4*7")),
     refuses=("4*7",),

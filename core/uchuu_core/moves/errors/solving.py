@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from fractions import Fraction
+from math import lcm
 
 from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
@@ -19,7 +20,6 @@ CROSS_STRAIGHT = Move(
     examples=(Example("4/x=3/(x-2)", "4*3=x(x-2)"),),
     refuses=("4=x",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 NUMERATORS_EQUATED = Move(
     key="rateq-numerators-equated",
@@ -27,7 +27,6 @@ NUMERATORS_EQUATED = Move(
     rewrites=(Rewrite("a/b = c/d", "a = c", (Different("b", "d"),)),),
     examples=(Example("8/(x+1)=x/3", "8=x"),),
     refuses=("8/x=3/x",),
-    may_be_luck=False,
 )
 CROSS_SUM = Move(
     key="rateq-cross-multiplied-sum",
@@ -38,7 +37,6 @@ CROSS_SUM = Move(
     ),
     examples=(Example("3/x+1/2=2", "3*2+1*x=2"),),
     refuses=("3/x=2",),
-    may_be_luck=False,
 )
 FLIPPED_TERMWISE = Move(
     key="rateq-flipped-termwise",
@@ -53,7 +51,6 @@ FLIPPED_TERMWISE = Move(
     examples=(Example("1/x+1/6=1/2", "x+6=2"),),
     refuses=("1/x=1/2",),
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 
@@ -69,7 +66,11 @@ def _term_missed(line: Line) -> Iterator[Line]:
     sides = [build.terms_of(line.left), build.terms_of(line.right)]
     every = [(n, k) for n in (0, 1) for k in range(len(sides[n]))]
     below = [b for side in sides for term in side if (b := _below(term)) is not None]
-    factors = list(dict.fromkeys(below))
+    split = [coefficient_and_rest(each) for each in below]
+    factors = list(dict.fromkeys(rest for _, rest in split))
+    number = (
+        lcm(*(int(size) for size, _ in split)) if all(s.denominator == 1 for s, _ in split) else 1
+    )
     free = [(n, k) for n, k in every if _below(sides[n][k]) is None]
     if not free or len(free) == len(every) or len(factors) > 2:
         return
@@ -79,7 +80,10 @@ def _term_missed(line: Line) -> Iterator[Line]:
         for n, k in every:
             term = sides[n][k]
             body = term.body
-            rest = [factor for factor in factors if factor != _below(term)]
+            size, own = coefficient_and_rest(_below(term) or build.ONE)
+            rest = [factor for factor in factors if factor != own]
+            if number != size:
+                rest.insert(0, build.number(number / size))
             if (n, k) in missed:
                 new[n].append(term)
                 continue
@@ -96,7 +100,6 @@ LCD_MISSED = error_on_line(
     "6+1=4x",
     "6x+1=4",
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 
 
@@ -159,6 +162,23 @@ def _one_side_squared(line: Line) -> Iterator[Line]:
             if value is not None:
                 yield Relation(root.radicand, "=", build.number(2 * value))
                 yield Relation(root.radicand, "=", build.number(value**3))
+    if isinstance(line, Relation) and line.sign == "=":
+        for side, other in ((line.left, line.right), (line.right, line.left)):
+            if isinstance(side, Root) and side.index > 2 and letters(side):
+                yield from _raised_wrongly(side, other)
+
+
+def _raised_wrongly(root: Root, other: Expr) -> Iterator[Line]:
+    """Remove a higher root and raise the other side to no power, to another, or times the index."""
+    value = numeral(other)
+    yield Relation(root.radicand, "=", other)
+    yield Relation(root.radicand, "=", build.product((Number(str(root.index)), other)))
+    for power in (2, 3):
+        if power != root.index:
+            raised = Power(other, Number(str(power)))
+            yield Relation(
+                root.radicand, "=", raised if value is None else build.number(value**power)
+            )
 
 
 def _coefficient_not_squared(line: Line) -> Iterator[Line]:
@@ -174,7 +194,6 @@ SQUARED_TERMWISE = error_on_line(
     "x+7=x^2-25",
     "x+7=5",
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 NOT_ISOLATED = error_on_line(
     "radical-eq-not-isolated",
@@ -183,7 +202,6 @@ NOT_ISOLATED = error_on_line(
     "x+3=49",
     "sqrt(x)=7",
     common=Common.IN_EVERY_CLASS,
-    may_be_luck=False,
 )
 ONE_SIDE_SQUARED = error_on_line(
     "radical-eq-one-side-squared",
@@ -200,7 +218,6 @@ COEFFICIENT_NOT_SQUARED = error_on_line(
     "3x=144",
     "sqrt(x)=12",
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 UNLIKE_BASES = Move(
     key="expeq-unlike-bases-equated",
@@ -208,7 +225,6 @@ UNLIKE_BASES = Move(
     rewrites=(Rewrite("a^x = b^n", "x = n", (Numeral("a"), Numeral("b"), Different("a", "b"))),),
     examples=(Example("9^x=3^6", "x=6"),),
     refuses=("3^x=3^6",),
-    may_be_luck=False,
 )
 DIVIDES_BY_BASE = Move(
     key="expeq-divides-by-base",
@@ -216,7 +232,6 @@ DIVIDES_BY_BASE = Move(
     rewrites=(Rewrite("a^x = b", "x = b/a", (Numeral("a"), Numeral("b"), NotNumeral("x"))),),
     examples=(Example("2^x=32", "x=32/2"),),
     refuses=("x^2=32",),
-    may_be_luck=False,
 )
 
 
@@ -245,11 +260,53 @@ EXPONENTS_ADDED = error_on_line(
     "x+3=4",
     "2^x=2^4",
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
+)
+
+
+def _negative_value(line: Line) -> Iterator[Line]:
+    """Carry the minus of the value into the exponent: ``2^x = −8`` becomes ``x = −3``."""
+    match line:
+        case Relation(Power(base, exponent), "=", right):
+            b, value = numeral(base), numeral(right)
+            if b is not None and value is not None and b > 1 and value < 0:
+                for power in range(13):
+                    if b**power == -value:
+                        yield Relation(exponent, "=", build.number(-power))
+
+
+NEGATIVE_VALUE = error_on_line(
+    "expeq-negative-as-negative-exponent",
+    _negative_value,
+    "2^x=-8",
+    "x=-3",
+    "2^x=8",
+    common=Common.NOW_AND_THEN,
+)
+ONE_AS_EXPONENT = Move(
+    key="expeq-one",
+    effect=Effect.WRONG,
+    rewrites=(Rewrite("a^x = 1", "x = 1", (Numeral("a"), NotNumeral("x"))),),
+    examples=(Example("10^x=1", "x=1"),),
+    refuses=("10^x=10",),
+    common=Common.NOW_AND_THEN,
+)
+SUM_ON_THE_LINE = Move(
+    key="expeq-sum-leaves-exponent",
+    effect=Effect.WRONG,
+    rewrites=(
+        Rewrite("a^(x+b)", "a^x + b", (Numeral("a"), Numeral("b"), NotNumeral("x"))),
+        Rewrite("a^(x+b)", "a^x + a^b", (Numeral("a"), Numeral("b"), NotNumeral("x"))),
+    ),
+    examples=(Example("3^(x+1)=9", "3^x+1=9"), Example("3^(x+1)=9", "3^x+3^1=9")),
+    refuses=("3^(2x)=9",),
+    common=Common.NOW_AND_THEN,
 )
 
 
 def _reciprocal(line: Line) -> Iterator[Line]:
+    match line:
+        case Relation(Power(Quotient(Number("1"), below), exponent), "=", right):
+            yield Relation(Power(below, exponent), "=", right)
     match line:
         case Relation(Power(base, exponent), "=", Quotient(Number("1"), below, _)):
             b, value = numeral(base), numeral(below)
@@ -268,7 +325,6 @@ RECIPROCAL_SIGN = error_on_line(
     "x=2",
     "5^x=25",
     common=Common.NOW_AND_THEN,
-    may_be_luck=False,
 )
 
 ERRORS = (
@@ -285,4 +341,7 @@ ERRORS = (
     DIVIDES_BY_BASE,
     EXPONENTS_ADDED,
     RECIPROCAL_SIGN,
+    NEGATIVE_VALUE,
+    ONE_AS_EXPONENT,
+    SUM_ON_THE_LINE,
 )

@@ -1,46 +1,93 @@
 """Errors in factoring trinomials: signs, pairs, leading coefficients."""
 
 from collections.abc import Iterator
+from dataclasses import dataclass
 from fractions import Fraction
+from itertools import permutations
 from math import isqrt
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, error_in_part
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Join, Line, Number, Power, Product, Sum, Symbol, Term
+from uchuu_core.tree.nodes import Expr, Join, Line, Number, Power, Product, Sum, Term
+from uchuu_core.tree.paths import letters
 
 MOST = 400
 """Largest constant whose divisors are tried."""
 
 
-def _trinomial(part: Line) -> tuple[Symbol, int, int, int] | None:
-    """Return x, a, b, c of ``a x² + b x + c`` with whole numbers, None for anything else."""
+@dataclass(frozen=True, slots=True)
+class Trinomial:
+    """``a x² + b x y + c y²`` with whole numbers; x is any base, y is 1 or a second one."""
+
+    x: Expr
+    y: Expr
+    a: int
+    b: int
+    c: int
+
+    def bracket(self, number: int, lead: int = 1) -> Expr:
+        """Return ``lead·x + number·y``."""
+        last = build.times(Fraction(abs(number)), self.y)
+        body = build.times(Fraction(lead), self.x)
+        return Sum((Term("+", body), Term("-" if number < 0 else "+", last)))
+
+    def brackets(self, first: int, second: int, lead: int = 1, other: int = 1) -> Expr:
+        """Return the product of two brackets."""
+        return product_of(self.bracket(first, lead), self.bracket(second, other))
+
+    def split(self, first: int, second: int) -> Expr:
+        """Return the trinomial with its middle term written as two."""
+        middle = build.product((self.x, self.y)) if self.y != build.ONE else self.x
+        square = build.times(Fraction(self.a), Power(self.x, Number("2")))
+        last = self.y if self.y == build.ONE else Power(self.y, Number("2"))
+        parts = (
+            square,
+            build.times(Fraction(first), middle),
+            build.times(Fraction(second), middle),
+            build.times(Fraction(self.c), last),
+        )
+        return build.total(term for part in parts for term in build.terms_of(part))
+
+
+def trinomial(part: Line) -> Trinomial | None:
+    """Return a sum of three terms as a trinomial in a letter, a power, or two letters; else None."""
     if not isinstance(part, Sum) or len(part.terms) != 3:
         return None
-    found: dict[int, Fraction] = {}
-    letter: Symbol | None = None
-    for term in part.terms:
-        number, rest = coefficient_and_rest(term.body)
-        number = -number if term.sign == "-" else number
-        match rest:
-            case Power(Symbol() as x, Number("2")):
-                degree, letter = 2, x
-            case Symbol():
-                degree, letter = 1, rest
-            case Number("1"):
-                degree = 0
-            case _:
-                return None
-        found[degree] = number
-    if set(found) != {0, 1, 2} or letter is None or any(v.denominator != 1 for v in found.values()):
+    signed = [
+        (-number if term.sign == "-" else number, rest)
+        for term in part.terms
+        for number, rest in (coefficient_and_rest(term.body),)
+    ]
+    if any(term.sign == "+-" for term in part.terms) or any(n.denominator != 1 for n, _ in signed):
         return None
-    return letter, int(found[2]), int(found[1]), int(found[0])
+    for first, middle, last in permutations(signed):
+        x, y = _root(first[1]), _root(last[1])
+        if x is None or y is None or not letters(x):
+            continue
+        if _same(middle[1], x, y) and 0 not in (first[0], middle[0], last[0]):
+            return Trinomial(x, y, int(first[0]), int(middle[0]), int(last[0]))
+    return None
 
 
-def _bracket(x: Expr, number: int, lead: int = 1) -> Expr:
-    body = build.times(Fraction(lead), x)
-    return Sum((Term("+", body), Term("-" if number < 0 else "+", Number(str(abs(number))))))
+def _same(middle: Expr, x: Expr, y: Expr) -> bool:
+    if y == build.ONE:
+        return middle == x
+    return sorted(map(repr, build.factors_of(middle))) == sorted(map(repr, (x, y)))
+
+
+def _root(node: Expr) -> Expr | None:
+    """Return the base of a square: of 1, ``x²``, ``x⁴``, ``3^(2x)``; None for anything else."""
+    if node == build.ONE:
+        return build.ONE
+    if not isinstance(node, Power):
+        return None
+    number, rest = coefficient_and_rest(node.exponent)
+    if number.denominator != 1 or number % 2 or number <= 0:
+        return None
+    half = build.times(number / 2, rest) if rest != build.ONE else build.number(number / 2)
+    return node.base if half == build.ONE else Power(node.base, half)
 
 
 def divisors(number: Fraction | int) -> list[int]:
@@ -49,7 +96,8 @@ def divisors(number: Fraction | int) -> list[int]:
     return [d for d in range(2, min(size, MOST) + 1) if size % d == 0]
 
 
-def _pairs(product: int) -> Iterator[tuple[int, int]]:
+def pairs(product: int) -> Iterator[tuple[int, int]]:
+    """Yield every two whole numbers with this product, the smaller size first."""
     size = abs(product)
     for small in range(1, isqrt(size) + 1):
         if size % small == 0:
@@ -64,87 +112,92 @@ def product_of(*factors: Expr) -> Expr:
     return Product(tuple(factors), tuple(joins))
 
 
+def _monic(part: Line) -> Trinomial | None:
+    found = trinomial(part)
+    return found if found and found.a == 1 and 0 < abs(found.c) <= MOST else None
+
+
 def _signs_flipped(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[1] == 1 and 0 < abs(found[3]) <= MOST:
-        x, _, b, c = found
-        for p, q in _pairs(c):
-            if p + q == b:
-                yield product_of(_bracket(x, -p), _bracket(x, -q))
+    found = _monic(part)
+    if found:
+        for p, q in pairs(found.c):
+            if p + q == found.b:
+                yield found.brackets(-p, -q)
+                yield found.split(-p, -q)
 
 
 def _wrong_sum(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[1] == 1 and 0 < abs(found[3]) <= MOST:
-        x, _, b, c = found
-        for p, q in _pairs(c):
-            if p + q not in (b, -b):
-                yield product_of(_bracket(x, p), _bracket(x, q))
+    found = trinomial(part)
+    if found and 0 < abs(found.a * found.c) <= MOST:
+        near = sorted(pairs(found.a * found.c), key=lambda pair: abs(sum(pair) - found.b))
+        for p, q in near:
+            if p + q not in (found.b, -found.b):
+                if found.a == 1:
+                    yield found.brackets(p, q)
+                yield found.split(p, q)
+                yield found.split(q, p)
 
 
 def _wrong_product(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[1] == 1 and max(abs(found[2]), abs(found[3])) <= MOST:
-        x, _, b, c = found
-        for p in range(-abs(b) - 12, abs(b) + 13):
-            q = b - p
-            if p and q and p * q != c and p <= q:
-                yield product_of(_bracket(x, p), _bracket(x, q))
-    elif found and 1 < found[1] <= MOST:
-        yield from _wrong_product_with_lead(*found)
+    found = trinomial(part)
+    if found and found.a == 1 and max(abs(found.b), abs(found.c)) <= MOST:
+        middle = found.b // 2
+        lows = range(-abs(found.b) - 12, middle + 1)
+        for p in sorted(lows, key=lambda low: abs(low * (found.b - low) - found.c)):
+            q = found.b - p
+            if p and q and p * q != found.c:
+                yield found.brackets(p, q)
+    elif found and 1 < found.a <= MOST:
+        yield from _wrong_product_with_lead(found)
 
 
-def _wrong_product_with_lead(x: Expr, a: int, b: int, c: int) -> Iterator[Line]:
+def _wrong_product_with_lead(found: Trinomial) -> Iterator[Line]:
     """Write two brackets that give the first and the middle term, and not the last."""
-    for lead in (n for n in range(1, a + 1) if a % n == 0):
-        other = a // lead
+    for lead in (n for n in range(1, found.a + 1) if found.a % n == 0):
+        other = found.a // lead
         for p in (n for n in range(-12, 13) if n):
-            q, rest = divmod(b - other * p, lead)
-            if q and not rest and p * q != c:
-                yield product_of(_bracket(x, p, lead), _bracket(x, q, other))
+            q, rest = divmod(found.b - other * p, lead)
+            if q and not rest and p * q != found.c:
+                yield found.brackets(p, q, lead, other)
 
 
 def _lead_not_divided(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[1] != 1 and 0 < abs(found[1] * found[3]) <= MOST:
-        x, a, b, c = found
-        for p, q in _pairs(a * c):
-            if p + q == b:
-                yield product_of(_bracket(x, p), _bracket(x, q))
+    found = trinomial(part)
+    if found and found.a != 1 and 0 < abs(found.a * found.c) <= MOST:
+        for p, q in pairs(found.a * found.c):
+            if p + q == found.b:
+                yield found.brackets(p, q)
 
 
 def _lead_in_both(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[1] > 1 and 0 < abs(found[1] * found[3]) <= MOST:
-        x, a, b, c = found
-        for p, q in _pairs(c):
-            yield product_of(_bracket(x, p, a), _bracket(x, q, a))
-        for p, q in _pairs(a * c):
-            if p + q == b:
-                yield product_of(_bracket(x, p, a), _bracket(x, q, a))
+    found = trinomial(part)
+    if found and found.a > 1 and 0 < abs(found.a * found.c) <= MOST:
+        for p, q in pairs(found.c):
+            yield found.brackets(p, q, found.a, found.a)
+        for p, q in pairs(found.a * found.c):
+            if p + q == found.b:
+                yield found.brackets(p, q, found.a, found.a)
 
 
 def _misplaced(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and 1 < found[1] <= MOST and 0 < abs(found[3]) <= MOST:
-        x, a, b, c = found
-        for lead, other in _pairs(a):
+    found = trinomial(part)
+    if found and 1 < found.a <= MOST and 0 < abs(found.c) <= MOST:
+        for lead, other in pairs(found.a):
             if lead < 0:
                 continue
-            for p, q in _pairs(c):
+            for p, q in pairs(found.c):
                 for s, t in ((p, q), (q, p)):
-                    if lead * t + other * s != b:
-                        yield product_of(_bracket(x, s, lead), _bracket(x, t, other))
+                    if lead * t + other * s != found.b:
+                        yield found.brackets(s, t, lead, other)
 
 
 def _middle_unchecked(part: Line) -> Iterator[Line]:
-    found = _trinomial(part)
-    if found and found[3] > 0 and found[1] > 0:
-        x, a, b, c = found
-        lead, root = isqrt(a), isqrt(c)
-        if lead * lead == a and root * root == c and abs(b) != 2 * lead * root:
+    found = trinomial(part)
+    if found and found.c > 0 and found.a > 0:
+        lead, root = isqrt(found.a), isqrt(found.c)
+        if lead * lead == found.a and root * root == found.c and abs(found.b) != 2 * lead * root:
             for sign in (1, -1):
-                yield Power(_bracket(x, sign * root, lead), Number("2"))
+                yield Power(found.bracket(sign * root, lead), Number("2"))
 
 
 SIGNS_FLIPPED = error_in_part(
@@ -156,7 +209,6 @@ SIGNS_FLIPPED = error_in_part(
     common=Common.IN_EVERY_CLASS,
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 WRONG_SUM = error_in_part(
     "trinomial-pair-wrong-sum",
@@ -166,7 +218,6 @@ WRONG_SUM = error_in_part(
     "x^2+9",
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 WRONG_PRODUCT = error_in_part(
     "trinomial-pair-wrong-product",
@@ -176,7 +227,6 @@ WRONG_PRODUCT = error_in_part(
     "x^2+9",
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 LEAD_NOT_DIVIDED = error_in_part(
     "trinomial-lead-not-divided-back",
@@ -186,7 +236,6 @@ LEAD_NOT_DIVIDED = error_in_part(
     "x^2+7x+6",
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 MISPLACED = error_in_part(
     "trinomial-factors-misplaced",
@@ -197,7 +246,6 @@ MISPLACED = error_in_part(
     common=Common.NOW_AND_THEN,
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 LEAD_IN_BOTH = error_in_part(
     "trinomial-lead-in-both-factors",
@@ -208,7 +256,6 @@ LEAD_IN_BOTH = error_in_part(
     common=Common.NOW_AND_THEN,
     due=Family.FACTORS,
     is_ending=True,
-    may_be_luck=False,
 )
 MIDDLE_UNCHECKED = error_in_part(
     "perfect-square-middle-unchecked",
@@ -218,7 +265,6 @@ MIDDLE_UNCHECKED = error_in_part(
     "x^2+10x+8",
     common=Common.NOW_AND_THEN,
     due=Family.FACTORS,
-    may_be_luck=False,
 )
 
 ERRORS = (

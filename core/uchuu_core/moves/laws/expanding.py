@@ -190,11 +190,11 @@ def _minus_into_bracket(part: Line) -> Iterator[Line]:
 def _shared_denominator(part: Line) -> Iterator[Line]:
     """Give each term of a numerator its own fraction, numbers divided out."""
     match part:
-        case Quotient(Sum(terms), Number() as below, "/") if below.value != 0:
+        case Quotient(Sum(terms), below, "/") if divisor := numeral(below):
             new = []
             for term in terms:
                 number, rest = coefficient_and_rest(term.body)
-                scaled = _scaled(number / below.value, rest, part)
+                scaled = _scaled(number / divisor, rest, part)
                 new.append(build.as_term(scaled, term.sign))
             yield build.total(new)
 

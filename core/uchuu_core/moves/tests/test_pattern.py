@@ -28,6 +28,9 @@ def _results(rewrite: Rewrite, text: str) -> set[str]:
     [
         (Rewrite("a*b", "b*a"), "x*y*z", "yzx"),
         (Rewrite("a + b", "a*b"), "x + y + z", "xy + z"),
+        (Rewrite("a^m*a^n", "a^(m*n)"), "2x^3*5x^4", "2x^(3*4)*5"),
+        (Rewrite("(a*b)*(c*d)", "a*c"), "2x*3y", "2*3"),
+        (Rewrite("sqrt(a)*sqrt(b)", "sqrt(a+b)"), "k*sqrt(2)*sqrt(3)", "k sqrt(2 + 3)"),
         (Rewrite("a + b", "a*b"), "x - y", "x*(-y)"),
         (Rewrite("a - b", "a + b"), "7 - x", "7 + x"),
         (Rewrite("a^2", "a*a"), "3 + (x + 1)^2", "3 + (x + 1)(x + 1)"),

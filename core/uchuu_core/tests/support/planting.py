@@ -90,7 +90,7 @@ class Planted:
 
 
 _SQUARES = [str(n * n) for n in range(3, 12)]
-_KEPT = {"expeq-reciprocal-sign-lost", "complex-fraction-flip-termwise"}
+_KEPT = {"expeq-one", "expeq-reciprocal-sign-lost", "complex-fraction-flip-termwise"}
 """Examples that keep their numbers: others would be no example of this error."""
 
 
@@ -143,7 +143,7 @@ def planted_in(line: Line, moves: tuple[Move, ...], chance: Random, most: int) -
     for move in moves:
         wrongs = {}
         for step in move.apply(start):
-            wrong = as_written(step.result, start)
+            wrong = tidied(step.result) if move.is_ending else as_written(step.result, start)
             if unordered(wrong) != unordered(start):
                 wrongs[unordered(wrong)] = wrong
         listed = list(wrongs.values())
