@@ -28,6 +28,10 @@ NAMES = (
     "uchuu_core/checking/tests/test_cases.py",
     "uchuu_core/checking/tests/test_preferences.py",
 )
+LUCK = (
+    "uchuu_core/checking/tests/test_luck.py",
+    "uchuu_core/checking/tests/test_right_work.py",
+)
 FORKS = ("uchuu_core/forking/tests/test_forks.py",)
 BOOK = ("uchuu_core/lawbook", "gallery")
 METHODS = ("uchuu_core/methods/tests", "gallery")
@@ -121,7 +125,7 @@ MUTANTS = (
         (
             "errors: a preference lost",
             "preferred.py",
-            '    _wins("sign-power-parity", "sign-product-rule"),\n',
+            '    _wins("like-letter-lost", "gcf-lost"),\n',
             "",
             NAMES,
         ),
@@ -225,6 +229,61 @@ MUTANTS = (
             "rank = 1 if last else 0",
             "rank = 0 if last else 1",
             NAMES,
+        ),
+    ),
+    *_in(
+        "moves",
+        (
+            "patterns: no product inside a product",
+            "pattern.py",
+            "if len(wanted.factors) < len(factors) <= _MOST_PARTS:",
+            "if len(factors) < len(wanted.factors):",
+            (*NAMES, "uchuu_core/moves/tests"),
+        ),
+        (
+            "patterns: terms of numbers and letters are not grouped",
+            "pattern.py",
+            "for other in (flat, terms):",
+            "for other in (flat,):",
+            (*NAMES, "uchuu_core/moves/tests"),
+        ),
+        (
+            "classics: two laws exchanged",
+            "classics.py",
+            '_known_for("add-on-both-sides", *_ACROSS)',
+            '_known_for("add-on-both-sides", *_ROOTS_OUT)',
+            ("uchuu_core/moves/tests", "gallery"),
+        ),
+    ),
+    *_in(
+        "checking",
+        (
+            "luck: what a law writes is doubted too",
+            "diagnosis.py",
+            "return None if any(unordered(state) == target.shape for state in states) else found",
+            "return found",
+            LUCK,
+        ),
+        (
+            "luck: only the very line is doubted",
+            "diagnosis.py",
+            "                    if _leads_to(step.result, target):",
+            "                    if step.result is None:",
+            LUCK,
+        ),
+        (
+            "slips: every number is near",
+            "nearness.py",
+            "    if written * right < 0:\n        return False\n",
+            "    return True\n",
+            ("uchuu_core/checking/tests/test_slips.py",),
+        ),
+        (
+            "stops: the asked form does not come first",
+            "stops.py",
+            "item.form not in asked, ",
+            "",
+            ("uchuu_core/checking/tests/test_stops.py",),
         ),
     ),
     *_in(

@@ -80,7 +80,7 @@ def _readings(start: Relation, was: Sides, has: Sides, ring: Ring) -> Iterator[S
         if says is not None:
             yield says
         return
-    yield from _moved_then_scaled(was, has, ring)
+    yield from _moved_then_scaled(start, was, has, ring)
 
 
 def _difference(was: Sides, has: Sides) -> fmpq_mpoly | None:
@@ -175,7 +175,7 @@ def _is_multiple(factor: fmpq_mpoly, of: fmpq_mpoly) -> bool:
     return bool(factor == of or factor == -of)
 
 
-def _moved_then_scaled(was: Sides, has: Sides, ring: Ring) -> Iterator[Says]:
+def _moved_then_scaled(start: Relation, was: Sides, has: Sides, ring: Ring) -> Iterator[Says]:
     """Terms are moved, then both sides are multiplied by a number."""
     before, now = was[0].minus(was[1]), has[0].minus(has[1])
     ratio = None if before.is_zero else now.over(before)
@@ -188,18 +188,24 @@ def _moved_then_scaled(was: Sides, has: Sides, ring: Ring) -> Iterator[Says]:
     added = _difference(was, (left, right)) if left and right else None
     if has[1].is_zero or has[0].is_zero:
         moved = ALL_TERMS_ON_ONE_SIDE()
-    elif added is not None and _stands_in(added, was):
+    elif added is not None and _stands_in(added, start, was, ring):
         moved = moved_across(polynomial_tree(-added, ring))
     else:
         return
     yield moved if by == 1 else moved + scale_says(by)
 
 
-def _stands_in(added: fmpq_mpoly, was: Sides) -> bool:
+def _stands_in(added: fmpq_mpoly, start: Relation, was: Sides, ring: Ring) -> bool:
     """Whether every term that was moved is a term of a side: nobody moves 56/15 out of nowhere."""
+    written = [
+        ring.function(term.body)
+        for side in (start.left, start.right)
+        for term in build.terms_of(side)
+        if term.sign != "+-"
+    ]
     terms: set[tuple[Any, Any]] = set()
-    for side in was:
-        if side.denominator.is_constant():
-            polynomial = side.numerator / side.denominator.leading_coefficient()
+    for part in (*written, *was):
+        if part.denominator.is_constant():
+            polynomial = part.numerator / part.denominator.leading_coefficient()
             terms |= {(tuple(powers), abs(size)) for powers, size in polynomial.to_dict().items()}
     return all((tuple(powers), abs(size)) in terms for powers, size in added.to_dict().items())

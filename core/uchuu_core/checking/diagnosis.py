@@ -24,7 +24,8 @@ from uchuu_core.moves.errors import (
     order_of_operations,
     signs,
 )
-from uchuu_core.moves.move import Effect, Move, Places
+from uchuu_core.moves.move import Effect, Move
+from uchuu_core.moves.places import Places
 from uchuu_core.moves.preferred import PREFERRED
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (

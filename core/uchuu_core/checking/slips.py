@@ -10,6 +10,7 @@ from typing import Any
 
 from flint import fmpq
 
+from uchuu_core.checking.nearness import is_near
 from uchuu_core.checking.states import LawfulStates
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import RationalFunction, ring
@@ -80,7 +81,10 @@ def _miscalculated(state: Line, had: set[Expr], new: list[Expr]) -> Iterator[Lin
     """Yield *state* with a number that was worked out on the way replaced by a written one."""
     for path, part in walk(state):
         if isinstance(part, Number) and part not in had:
-            yield from (replace_at(state, path, number) for number in new)
+            for number in new:
+                value = numeral(number)
+                if value is not None and is_near(value, part.value):
+                    yield replace_at(state, path, number)
 
 
 def _operated(state: Line, written: list[Expr]) -> Iterator[Line]:
@@ -96,7 +100,9 @@ def _results(written: list[Expr], right: Fraction) -> Iterator[Expr]:
     for number in written:
         value = numeral(number)
         if value is not None:
-            yield from (new for new in (number, build.negative(number)) if numeral(new) != right)
+            for new, size in ((number, value), (build.negative(number), -value)):
+                if is_near(size, right):
+                    yield new
 
 
 def _sums(part: Sum, written: list[Expr]) -> Iterator[Expr]:
@@ -114,7 +120,7 @@ def _sums(part: Sum, written: list[Expr]) -> Iterator[Expr]:
                 build.negative(build.ONE),
             ):
                 value = numeral(number)
-                if value is None or value == right:
+                if value is None or not is_near(value, Fraction(right)):
                     continue
                 body = number if split[i][1] == build.ONE else build.times(value, split[i][1])
                 terms = list(rest)
@@ -135,8 +141,19 @@ def _products(part: Product | Quotient | Power, written: list[Expr]) -> Iterator
         if above is not None and below:
             yield from _results(written, above / below)
             yield from _fractions(part, written)
-    elif numeral(part.base) is not None and numeral(part.exponent) is not None:
-        yield from _results(written, Fraction(-1, 10**9))
+    elif (right := _power(part)) is not None:
+        yield from _results(written, right)
+
+
+def _power(part: Power) -> Fraction | None:
+    """Return the value of a small power of a number, None for anything else."""
+    base, exponent = numeral(part.base), numeral(part.exponent)
+    if base is None or exponent is None or exponent.denominator != 1 or abs(exponent) > _MOST_POWER:
+        return None
+    return None if base == 0 and exponent <= 0 else base ** int(exponent)
+
+
+_MOST_POWER = 20
 
 
 def _holds_number(node: Expr) -> bool:

@@ -11,7 +11,8 @@ from math import gcd
 from uchuu_core import limits
 from uchuu_core.moves.laws import arithmetic, equations, expanding, exponents, signs
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
-from uchuu_core.moves.move import Move, Places
+from uchuu_core.moves.move import Move
+from uchuu_core.moves.places import Places
 from uchuu_core.tree.build import (
     ONE,
     as_term,

@@ -12,7 +12,8 @@ from uchuu_core.checking.tidy import tidied
 from uchuu_core.contract import Task
 from uchuu_core.lawbook.law import Family, Law
 from uchuu_core.moves.conditions import numeral
-from uchuu_core.moves.move import Move, Places
+from uchuu_core.moves.move import Move
+from uchuu_core.moves.places import Places
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Either, Line, Relation, Signed, Sum, Term

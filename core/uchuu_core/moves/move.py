@@ -7,7 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from enum import Enum, IntEnum
 from functools import cached_property
-from typing import Literal, TypedDict, TypeVar, Unpack
+from typing import Literal, TypedDict, TypeVar, Unpack, get_args
 
 from uchuu_core import limits
 from uchuu_core.lawbook.law import Family
@@ -23,17 +23,20 @@ from uchuu_core.moves.pattern import (
     runs_in_product,
     runs_in_sum,
 )
+from uchuu_core.moves.places import Places, Rewritten, put
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
+    Absolute,
     Expr,
     Line,
+    Power,
     Product,
+    Quotient,
     Relation,
-    Signed,
+    Root,
     Sum,
-    Term,
 )
-from uchuu_core.tree.paths import Path, children, replace_at, walk
+from uchuu_core.tree.paths import Path, walk
 
 
 class Effect(Enum):
@@ -64,6 +67,11 @@ class Rewrite:
     def wanted(self) -> Line:
         """The tree that is looked for."""
         return pattern(self.before)
+
+    @cached_property
+    def needs(self) -> frozenset[type]:
+        """The telling kinds of parts without which nothing fits."""
+        return frozenset(type(part) for _, part in walk(self.wanted)) & _TELLING
 
     @cached_property
     def template(self) -> Line:
@@ -99,30 +107,14 @@ class Step:
 
 _T = TypeVar("_T")
 
-Rewritten = tuple[Expr, tuple[Expr, ...]]
-"""What a part becomes, and what is owed to the kernel."""
-
 CANDIDATE_EFFORT = 10
 """What it takes to write a candidate and to compare it, in visits of a part."""
-_KEPT_PARTS = 4096
-_parts: dict[Expr, dict["Move", list[Rewritten]]] = {}
-"""What each move makes of a part: neighbouring lines share most of their parts."""
-
-
+_EVERY_KIND: tuple[type, ...] = get_args(Expr)
+_kinds_of: dict["Move", frozenset[type]] = {}
+_needs_of: dict["Move", tuple[frozenset[type], ...]] = {}
+_TELLING = frozenset({Root, Power, Quotient, Absolute})
+"""Kinds of parts that a pattern finds only where one is written."""
 _fitting: dict[tuple["Move", type], tuple[Rewrite, ...]] = {}
-
-
-def _remembered(part: Expr) -> dict["Move", list[Rewritten]]:
-    if len(_parts) > _KEPT_PARTS:
-        _parts.clear()
-    return _parts.setdefault(part, {})
-
-
-class Places:
-    """Every part of a line with its path, the whole first, and what moves made of it before."""
-
-    def __init__(self, line: Line) -> None:
-        self.all = [(path, part, _remembered(part)) for path, part in _places(line)]
 
 
 class Common(IntEnum):
@@ -211,28 +203,41 @@ class Move:
 
     def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
         """Do as ``apply``, with the ``Places`` of *line* found before (many moves, one line)."""
+        if not self._may_do_something(parts.kinds):
+            return
         if self.function is not None and self.whole_line:
             yield from (Step(result, ()) for result in self.function(line))
         for rewrite in self.rewrites:
             if isinstance(rewrite.wanted, Relation):
                 yield from _until_out_of_effort(_on_equation(rewrite, rewrite.wanted, line))
         limits.spend(len(parts.all))
-        for path, part, known in parts.all:
+        for path, part, known in parts.of(self._kinds()):
             made = known.get(self)
             if made is None:
                 made = known[self] = self._made_of(part)
             for new, owes in made:
                 limits.spend(CANDIDATE_EFFORT)
-                yield Step(_put(line, path, new), path, owes)
+                yield Step(put(line, path, new), path, owes)
 
     def _made_of(self, part: Expr) -> list[Rewritten]:
-        if not self._touches(type(part)):
-            return []
         return list(_until_out_of_effort(self._on_part(part)))
 
-    def _touches(self, kind: type) -> bool:
-        """Whether the move can do anything to parts of this kind."""
-        return (self.function is not None and not self.whole_line) or bool(self._fitting(kind))
+    def _may_do_something(self, kinds: frozenset[type]) -> bool:
+        """Whether a line with parts of these *kinds* can hold what the move is about."""
+        needs = _needs_of.get(self)
+        if needs is None:
+            needs = () if self.function else tuple({r.needs for r in self.rewrites})
+            _needs_of[self] = needs
+        return not needs or any(need <= kinds for need in needs)
+
+    def _kinds(self) -> frozenset[type]:
+        """Return the kinds of parts to which the move can do anything."""
+        found = _kinds_of.get(self)
+        if found is None:
+            any_kind = self.function is not None and not self.whole_line
+            found = frozenset(k for k in _EVERY_KIND if any_kind or self._fitting(k))
+            _kinds_of[self] = found
+        return found
 
     def _fitting(self, kind: type) -> tuple[Rewrite, ...]:
         """Return the rewrites that parts of this kind may fit at all."""
@@ -299,36 +304,6 @@ def _until_out_of_effort(found: Iterator[_T]) -> Iterator[_T]:
         return
 
 
-def _places(line: Line) -> Iterator[tuple[Path, Expr]]:
-    """Yield every part; a subtracted term also as the signed thing it is (path with −1)."""
-    for path, part in walk(line):
-        if isinstance(part, Relation):
-            continue
-        yield path, part
-        if isinstance(part, Sum):
-            for number, term in enumerate(part.terms):
-                if term.sign == "-":
-                    yield (*path, number, -1), Signed("-", term.body)
-
-
-def _put(line: Line, path: Path, new: Line) -> Line:
-    """Replace the part at *path*; a path ending in −1 means the term with its sign."""
-    if not path or path[-1] != -1:
-        return replace_at(line, path, new)  # type: ignore[arg-type]
-    *above, number, _ = path
-    parent = line
-    for step in above:
-        parent = children(parent)[step]
-    assert isinstance(parent, Sum)
-    terms = list(parent.terms)
-    terms[number : number + 1] = _as_terms(new)  # type: ignore[arg-type]
-    return replace_at(line, tuple(above), build.total(terms))
-
-
-def _as_terms(node: Expr) -> tuple[Term, ...]:
-    return build.terms_of(node)
-
-
 def _owed(rewrite: Rewrite, bound: dict[str, Expr]) -> tuple[Expr, ...] | None:
     """Return what the kernel must find nonzero, or None when a condition fails."""
     for condition in rewrite.conditions:
@@ -346,7 +321,7 @@ def _rewritten(rewrite: Rewrite, part: Expr) -> Iterator[Rewritten]:
                 continue
             new = filled(after, found)
             terms = [t for n, t in enumerate(part.terms) if n not in taken]
-            terms[taken[0] : taken[0]] = _as_terms(new)  # type: ignore[arg-type]
+            terms[taken[0] : taken[0]] = build.terms_of(new)  # type: ignore[arg-type]
             yield build.total(terms), owes
         return
     if isinstance(wanted, Product) and isinstance(part, Product):

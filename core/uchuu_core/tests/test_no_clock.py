@@ -10,8 +10,9 @@ import pytest
 
 from uchuu_core import check, forks, limits, problem_from
 from uchuu_core.answers.checked import Checked
-from uchuu_core.moves import move
+from uchuu_core.moves import places
 from uchuu_core.moves.catalogue import ERRORS
+from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain, read
 
 CORE = Path(__file__).parents[1]
@@ -40,7 +41,7 @@ def _forget_everything() -> None:
             for value in vars(module).values():
                 if hasattr(value, "cache_clear"):
                     value.cache_clear()
-    move._parts.clear()
+    places._parts.clear()
 
 
 def test_no_module_of_the_core_looks_at_a_clock() -> None:
@@ -118,7 +119,7 @@ def test_what_a_match_finds_does_not_depend_on_the_matches_before_it(
     monkeypatch.setattr(limits, "MATCH_EFFORT", 400)
     line = read("2x*(x+3)*5y - 3(x-4) + 6x*y*2 - 4(y+1) + 7x")
 
-    def found(one: move.Move) -> set[str]:
+    def found(one: Move) -> set[str]:
         return {plain(step.result) for step in one.apply(line)}
 
     apart = []

@@ -104,6 +104,26 @@ def test_right_by_luck_has_a_doubt_and_no_law(task: str, given: str, line: str) 
     assert "law" not in found
 
 
+@pytest.mark.parametrize(
+    ("given", "line", "says"),
+    [
+        ("x/4-4 = x/6+1", "3(x-16) = 2x+12", "Multiply every term by the LCD, 12."),
+        ("x/2+3 = 5", "x+6 = 10", "Multiply every term by the LCD, 2."),
+        ("x/2+x/3 = 5", "3x = 30-2x", "Subtract x/3 from both sides. Multiply both sides by 6."),
+        ("2x+3 = 9", "x = 3", "Subtract 3 from both sides. Divide both sides by 2."),
+        ("2x/3+4 = (x+10)/5+4", "10x+60 = 3x+90", "Multiply every term by the LCD, 15."),
+    ],
+)
+def test_what_was_done_to_both_sides_is_what_stands_there(given: str, line: str, says: str) -> None:
+    assert _first_line("solve", given, line)["says"] == says
+
+
+def test_nobody_moves_a_number_out_of_nowhere() -> None:
+    found = _first_line("solve", "2x/3+4 = (x+10)/5+4", "10x = 3x+30")
+
+    assert "56/15" not in found.get("says", "")
+
+
 def test_lawful_states_are_lawful_and_start_with_the_line_itself() -> None:
     line = read("18 - 3*(7 - 2)^2 + 4/2")
 

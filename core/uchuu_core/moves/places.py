@@ -1,0 +1,66 @@
+"""The parts of a line, each with its path, and what moves made of it before."""
+
+from collections.abc import Iterator
+from typing import Any
+
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import Expr, Line, Relation, Signed, Sum
+from uchuu_core.tree.paths import Path, children, replace_at, walk
+
+Rewritten = tuple[Expr, tuple[Expr, ...]]
+"""What a part becomes, and what is owed to the kernel."""
+
+_KEPT_PARTS = 4096
+_parts: dict[Expr, dict[Any, list[Rewritten]]] = {}
+"""What each move makes of a part: neighbouring lines share most of their parts."""
+
+
+def _remembered(part: Expr) -> dict[Any, list[Rewritten]]:
+    if len(_parts) > _KEPT_PARTS:
+        _parts.clear()
+    return _parts.setdefault(part, {})
+
+
+_Place = tuple[Path, Expr, dict[Any, list[Rewritten]]]
+
+
+class Places:
+    """Every part of a line with its path, the whole first, and what moves made of it before."""
+
+    def __init__(self, line: Line) -> None:
+        self.all = [(path, part, _remembered(part)) for path, part in places(line)]
+        self._of_kinds: dict[frozenset[type], list[_Place]] = {}
+        self.kinds = frozenset(type(part) for _, part, _ in self.all)
+
+    def of(self, kinds: frozenset[type]) -> "list[_Place]":
+        """Return the parts of these kinds, in their order."""
+        found = self._of_kinds.get(kinds)
+        if found is None:
+            found = self._of_kinds[kinds] = [p for p in self.all if type(p[1]) in kinds]
+        return found
+
+
+def places(line: Line) -> Iterator[tuple[Path, Expr]]:
+    """Yield every part; a subtracted term also as the signed thing it is (path with −1)."""
+    for path, part in walk(line):
+        if isinstance(part, Relation):
+            continue
+        yield path, part
+        if isinstance(part, Sum):
+            for number, term in enumerate(part.terms):
+                if term.sign == "-":
+                    yield (*path, number, -1), Signed("-", term.body)
+
+
+def put(line: Line, path: Path, new: Line) -> Line:
+    """Replace the part at *path*; a path ending in −1 means the term with its sign."""
+    if not path or path[-1] != -1:
+        return replace_at(line, path, new)  # type: ignore[arg-type]
+    *above, number, _ = path
+    parent = line
+    for step in above:
+        parent = children(parent)[step]
+    assert isinstance(parent, Sum)
+    terms = list(parent.terms)
+    terms[number : number + 1] = build.terms_of(new)  # type: ignore[arg-type]
+    return replace_at(line, tuple(above), build.total(terms))
