@@ -1,6 +1,7 @@
 """All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
 
 from collections.abc import Iterator
+from itertools import islice
 
 from uchuu_core.contract import Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, TooLarge
@@ -12,9 +13,10 @@ from uchuu_core.methods.equations.methods import EQUATIONS
 from uchuu_core.methods.exponents import EXPONENTS
 from uchuu_core.methods.factoring_methods import FACTORING
 from uchuu_core.methods.letter_exponents import LETTER_EXPONENTS
-from uchuu_core.methods.method import Method, Posed
+from uchuu_core.methods.method import Method, Moment, Posed
 from uchuu_core.methods.nested_roots import NESTED
 from uchuu_core.methods.order_of_operations import LEFT_TO_RIGHT
+from uchuu_core.methods.parts_first import parts_first
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radical_methods import RADICALS
 from uchuu_core.methods.rational_methods import RATIONAL
@@ -101,9 +103,22 @@ def serving(posed: Posed, task: Task) -> Iterator[Method]:
 
 def applicable(posed: Posed, task: Task) -> list[Method]:
     """Return the methods that apply: those that are taught, then the default first."""
-    return sorted(
+    found = sorted(
         serving(posed, task), key=lambda m: (m.key not in posed.taught, not m.suits(posed))
     )
+    if not found and task in PARTS_FIRST.tasks and _refusal(PARTS_FIRST, posed) is None:
+        return [PARTS_FIRST]
+    return found
+
+
+def _from_there(posed: Posed) -> Iterator[Moment]:
+    """Go on with the first method that applies, where one does."""
+    for method in islice(serving(posed, "simplify"), 1):
+        yield from method.moments(posed)
+
+
+PARTS_FIRST = parts_first(_from_there)
+"""Serves where no other method does."""
 
 
 def chosen(posed: Posed, task: Task, key: str | None) -> Method:
@@ -114,7 +129,7 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         OutOfScope: none applies.
     """
     if key is not None:
-        named = [method for method in METHODS if method.key == key]
+        named = [method for method in (*METHODS, PARTS_FIRST) if method.key == key]
         if not named:
             raise MethodDoesNotApply(f"{key} is not a method that is built yet.")
         serving = [method for method in named if task in method.tasks]
@@ -134,10 +149,9 @@ def chosen(posed: Posed, task: Task, key: str | None) -> Method:
         if any(r and r.endswith("already") for r in refused) and is_finished(posed, task):
             return ALREADY_FINISHED
         because = _most_telling(refused) if refused else "no method serves this task yet"
-        start = (
-            "There is nothing to work" if because.endswith("already") else "It cannot be worked yet"
-        )
-        raise OutOfScope(f"{start}: {because}.")
+        if because.endswith("already"):  # of one method; the whole is not finished
+            because = "no method is built for this form"
+        raise OutOfScope(f"It cannot be worked yet: {because}.")
     return found[0]
 
 

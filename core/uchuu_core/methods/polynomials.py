@@ -145,7 +145,7 @@ def opened(node: Expr, law: Move) -> tuple[Expr, list[Expr]]:
     return rebuild(node, change), met
 
 
-def _everywhere(law: Move) -> Rule:
+def everywhere(law: Move) -> Rule:
     """Return the rule that applies *law* at every innermost place at once."""
     sentence = _SENTENCES[law]
 
@@ -170,7 +170,7 @@ def _written_out(line: Line) -> Line:
 _OPEN = chain(
     rewritten(lambda line: rebuild(line, _high_power), lambda _: PASCAL()),
     rewritten(_written_out, lambda _: WRITE_POWER_AS_PRODUCT()),
-    exhaust(first_of(*map(_everywhere, _OPENING))),
+    exhaust(first_of(*map(everywhere, _OPENING))),
 )
 
 
@@ -211,24 +211,54 @@ def _not_too_long(line: Line) -> Iterator[Moment]:
     yield from ()
 
 
-def _collected(line: Line) -> Line:
-    return expanding.collected(line) if isinstance(line, Sum) else line
+def open_sums(line: Line) -> list[Sum]:
+    """Return the sums in *line* that have like terms, numbers among them."""
+    return [
+        part
+        for _, part in walk(line)
+        if isinstance(part, Sum)
+        and expanding.like_terms(part)
+        and all(term.sign != "+-" for term in part.terms)
+    ]
+
+
+def collected_inside(line: Line) -> Line:
+    """Return *line* with the like terms of every sum in it joined."""
+
+    def change(part: Line) -> Line:
+        return expanding.collected(part) if isinstance(part, Sum) and part in found else part
+
+    found = open_sums(line)
+    return rebuild(line, change) if found else line
 
 
 def _reduced(part: Line) -> Line:
-    """Write a fraction of one term over a number in lowest terms."""
-    if not (isinstance(part, Quotient) and letters(part.numerator) and _common(part) > 1):
+    """Write a fraction over a number in lowest terms, the numbers of its top divided out."""
+    if not isinstance(part, Quotient) or _common(part) == 1:
         return part
+    common = _common(part)
     number, rest = expanding.coefficient_and_rest(part)
-    return build.times(number, rest)
+    if isinstance(part.numerator, Sum):
+        split = [expanding.coefficient_and_rest(term.body) for term in part.numerator.terms]
+        top = build.total(
+            build.as_term(build.times(size / common, body), term.sign)
+            for (size, body), term in zip(split, part.numerator.terms, strict=True)
+        )
+        below = numeral(part.denominator)
+        assert below is not None
+        return top if below == common else Quotient(top, build.number(below / common))
+    return part if rest == build.ONE else build.times(number, rest)
 
 
 def _common(part: Quotient) -> int:
-    """Return the common factor of the coefficient above and the number below, 1 where there is none."""
-    above, below = expanding.coefficient_and_rest(part.numerator)[0], numeral(part.denominator)
-    if below is None or above.denominator != 1 or below.denominator != 1:
+    """Return the common factor of the numbers on top and the number below, 1 where there is none."""
+    below, terms = numeral(part.denominator), build.terms_of(part.numerator)
+    sizes = [expanding.coefficient_and_rest(term.body)[0] for term in terms]
+    if below is None or any(number.denominator != 1 for number in (below, *sizes)):
         return 1
-    return gcd(int(above), int(below))
+    if any(term.sign == "+-" for term in terms):
+        return 1
+    return gcd(*(int(number) for number in (below, *sizes)))
 
 
 def _said_of_reducing(line: Line) -> Says:
@@ -239,15 +269,17 @@ def _said_of_reducing(line: Line) -> Says:
     return DIVIDE_TOP_AND_BOTTOM_BY(found.pop())
 
 
+REDUCE = rewritten(lambda line: rebuild(line, _reduced), _said_of_reducing)
+"""Fractions of one term over a number are brought to lowest terms."""
 LEAVE_BRACKETS_OUT = rewritten(open_subtracted, said_of_opening)
 """Brackets without a factor before them are left out."""
 _EXPAND = chain(
     expansions,
     LEAVE_BRACKETS_OUT,
     rewritten(flattened, lambda _: POWERS_OF_A_LETTER()),
-    rewritten(lambda line: rebuild(line, _reduced), _said_of_reducing),
+    REDUCE,
     _not_too_long,
-    rewritten(_collected, lambda line: collected_says(line), KEY),
+    rewritten(collected_inside, lambda line: collected_says(*open_sums(line)), KEY),
 )
 
 
