@@ -19,7 +19,7 @@ from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.candidates import Candidate, State, candidates
-from uchuu_core.forking.order import told_in_order
+from uchuu_core.forking.order import how_known, told_in_order
 from uchuu_core.forking.stated import kept_candidates, stated
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
@@ -94,11 +94,15 @@ def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
     found: dict[tuple[str, str], Fork] = {}
     for listed in by_line.values():
         for fork in _of_line(told_in_order(listed, example.laws, example.lines), example, most):
-            same = (fork.error, plain(fork.end))
-            found.pop(same, None)  # due twice with one end: the last time
-            found[same] = fork
+            same = found.setdefault((fork.error, plain(fork.end)), fork)
+            if _known(fork, example) < _known(same, example):  # due twice: where one warns of it
+                found[fork.error, plain(fork.end)] = fork
     forked = [*found.values(), *_stopped(example)]
     return sorted(forked, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
+
+
+def _known(fork: Fork, example: Example) -> tuple[int, int]:
+    return how_known(fork.error, fork.after, example.laws)
 
 
 def read_example(problem: Problem) -> Example:

@@ -30,25 +30,25 @@ def told_in_order(
     ]
 
 
+def how_known(error: str, after: int, laws: list[frozenset[Law]]) -> tuple[int, int]:
+    """Return how well the step after line *after* is known for an error: the least comes first."""
+    step = laws[after + 1] if after + 1 < len(laws) else frozenset()
+    place = place_among_classics(error, step)
+    if place is not None:
+        return _CLASSIC, place
+    due = _DUE.get(error)
+    is_due = not step or (due and any(law.families & due for law in step))
+    return (_DUE_HERE if is_due else _ANYWHERE), 0
+
+
 def _rank(
     candidate: Candidate, laws: list[frozenset[Law]], lines: list[Line]
 ) -> tuple[int, int, int, int, int]:
-    number = candidate.after + 1
-    step = laws[number] if number < len(laws) else frozenset()
-    place = place_among_classics(candidate.error, step)
-    if place is not None:
-        group = _CLASSIC
-    else:
-        due = _DUE.get(candidate.error)
-        group = (
-            _DUE_HERE
-            if not step or (due and any(law.families & due for law in step))
-            else _ANYWHERE
-        )
-    near = 0
+    number, near = candidate.after + 1, 0
     if number < len(lines) and isinstance(lines[number], Relation):  # it does what the step does
         near = terms_apart(candidate.wrong, lines[number])
-    return group, place or 0, commonness(candidate.error), _signs_added(candidate), near
+    group, place = how_known(candidate.error, candidate.after, laws)
+    return group, place, commonness(candidate.error), _signs_added(candidate), near
 
 
 def _signs_added(candidate: Candidate) -> int:
