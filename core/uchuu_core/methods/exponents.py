@@ -22,6 +22,7 @@ from uchuu_core.lawbook.says import Says, listed
 from uchuu_core.methods.bases import Base, as_primes, common_base
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
 from uchuu_core.methods.order_of_operations import fractions_for_decimals
+from uchuu_core.methods.orders import Rule, chain, rewritten
 from uchuu_core.methods.powers import Exponents, Powers, powers_of, same_factors
 from uchuu_core.methods.written import ring_of
 from uchuu_core.moves.conditions import numeral
@@ -226,17 +227,31 @@ def _worked(given: Expr, school: str) -> list[Moment]:
 
 
 def _moments(given: Expr, school: str) -> Iterator[Moment]:
-    now = fractions_for_decimals(given)
-    if now != given:
-        yield Moment(now, DECIMALS_AS_FRACTIONS())
-    shape = _in_shape(now, school)  # type: ignore[arg-type]
-    if shape is None:
-        raise OutOfScope(_MISSING[school])
-    if shape[0] != now and shape[1] is not None:
-        now = shape[0]
-        yield Moment(now, shape[1])
     exponents = Exponents(ring_of(given))
-    yield from product_of_powers(now, exponents, keeps_powers=school != LAWS)  # type: ignore[arg-type]
+    order = chain(
+        rewritten(fractions_for_decimals, lambda _: DECIMALS_AS_FRACTIONS()),
+        _shaped_for(school),
+        lambda line: product_of_powers(line, exponents, keeps_powers=school != LAWS),
+    )
+    return order(given)
+
+
+def _shaped_for(school: str) -> Rule:
+    """Return the rule that writes the numbers as the *school* wants them.
+
+    Raises:
+        OutOfScope: the school is not for this line.
+    """
+
+    def work(line: Expr) -> Iterator[Moment]:
+        shape = _in_shape(line, school)
+        if shape is None:
+            raise OutOfScope(_MISSING[school])
+        new, says = shape
+        if new != line and says is not None:
+            yield Moment(new, says)
+
+    return work
 
 
 def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> Iterator[Moment]:
@@ -247,33 +262,47 @@ def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> I
     Raises:
         OutOfScope: it is no product of powers.
     """
-    now = node
-    apart = Distribution(exponents)
-    new = apart.of(now)
-    if apart.met:
-        is_nested = all(isinstance(getattr(p, "base", None), Power) for p in apart.met)
-        says = (POWERS_OF_POWERS if is_nested else POWER_TO_EVERY_FACTOR_OF)(listed(apart.met))
-        now = new
-        yield Moment(now, says)
-    powers = powers_of(now, exponents)
-    if not keeps_powers and not _repeats_number(powers):
+
+    def read(line: Expr) -> Powers:
+        return powers_of(line, exponents)
+
+    def numbers_in_front(line: Expr) -> Iterator[Moment]:
+        powers = read(line)
+        if keeps_powers or _repeats_number(powers):
+            return
         early = _positive_worked(powers)
         if not same_factors(early, powers):
-            powers = early
-            now = powers.tree()
-            yield Moment(now, NUMBERS_IN_FRONT())
-    gathered, line = powers.gathered()
-    if gathered != powers:
-        yield Moment(line, _said_of_bases(powers))
-        now = gathered.tree()
-        yield Moment(now, EXPONENTS_WORKED_OUT(), BOARD)
-    crossed = gathered.crossed()
-    if crossed != gathered:
-        now = crossed.tree()
-        yield Moment(now, CROSSES_THE_BAR(), KEY)
-    end = crossed.worked_out()
-    if end.tree() != now:
-        yield Moment(end.tree(), NUMBERS_WORKED_OUT(), KEY)
+            yield Moment(early.tree(), NUMBERS_IN_FRONT())
+
+    def gathered(line: Expr) -> Iterator[Moment]:
+        powers = read(line)
+        joined, written = powers.gathered()
+        if joined != powers:
+            yield Moment(written, _said_of_bases(powers))
+            yield Moment(joined.tree(), EXPONENTS_WORKED_OUT(), BOARD)
+
+    order = chain(
+        _taken_apart(exponents),
+        numbers_in_front,
+        gathered,
+        rewritten(lambda line: read(line).crossed().tree(), lambda _: CROSSES_THE_BAR(), KEY),
+        rewritten(lambda line: read(line).worked_out().tree(), lambda _: NUMBERS_WORKED_OUT(), KEY),
+    )
+    return order(node)
+
+
+def _taken_apart(exponents: Exponents) -> Rule:
+    """Return the rule that gives every power a single base."""
+
+    def work(line: Expr) -> Iterator[Moment]:
+        apart = Distribution(exponents)
+        new = apart.of(line)
+        if apart.met:
+            is_nested = all(isinstance(getattr(p, "base", None), Power) for p in apart.met)
+            says = POWERS_OF_POWERS if is_nested else POWER_TO_EVERY_FACTOR_OF
+            yield Moment(new, says(listed(apart.met)))
+
+    return work
 
 
 def _said_of_bases(powers: Powers) -> Says:
