@@ -39,6 +39,11 @@ def _ready() -> ProcessPool:
         return _pool
 
 
+def begin() -> None:
+    """Start the workers without waiting for them: whoever asks first finds them warm."""
+    _ready().schedule(worker.answer, args=("read", {"text": "1"}))
+
+
 def close(*, forget: bool = True) -> None:
     """End the workers; ``forget=False`` leaves the ended pool in place, as a crash would."""
     global _pool
