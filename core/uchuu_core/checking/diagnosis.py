@@ -45,6 +45,7 @@ _LAST = {
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
 _CLEARING = {equations.CLEARING_MISSED_TERM.key, equations.MINUS_BEFORE_FRACTION.key}
 """Errors of clearing denominators: thought of only where one is written."""
+_PARTS_A_VISIT = 12
 _MOST_STATES_TWICE = 4
 _MOST_ONCE = 8
 SEARCHED: tuple[Move, ...] = tuple(
@@ -96,10 +97,12 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
     for steps, state in enumerate(states):
         hits = 0
         parts = Places(state)
+        length = len(parts.all) // _PARTS_A_VISIT
         for move in moves:
             if move.key in _LAST and steps and not is_pen:
                 continue
             for step in move.apply_at(state, parts):
+                limits.spend(length)  # a longer line takes longer to compare
                 near = target.closeness(step.result)
                 if near and (move.is_ending or _opened_again(move, step.result, target)):
                     continue
