@@ -106,7 +106,7 @@ def _wrong_features(found: Features, unknown: str) -> Iterator[tuple[Move, str, 
     """Yield the error, the feature at whose line it is made, and the line."""
     for error, label, value in _of_places(found, unknown):
         yield error, label, f"{label}: {value}"
-    for x, _ in found.holes:
+    for x, _ in () if found.vertical else found.holes:  # else it is said at the asymptote's line
         yield errors.HOLE_AS_ASYMPTOTE, "hole", f"vertical asymptote: {unknown} = {number_text(x)}"
     if found.bottom.degree() > 0 and found.top.degree() <= found.bottom.degree():
         yield from _heights(found, unknown)
