@@ -11,7 +11,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, features_of
 from uchuu_core.kernel.finished import unmet_forms
-from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import described
@@ -136,15 +136,14 @@ def _domain_error(line: Line, context: Context) -> str | None:
         stated = {number_of(option.right) for option in options if isinstance(option, Relation)}
     given = without_brackets(context.given)
     wanted = _gaps(given, context.unknown)
-    zeros = set(features_of(given, context.unknown).zeros)
     negated = {_negative(point) for point in stated}
     if stated != negated and any(p not in wanted and n in wanted for p, n in _turned(stated)):
         return errors.EXCLUDED_SIGN.key
-    if stated and stated <= zeros:
-        return errors.EXCLUDED_FROM_TOP.key
     if stated < wanted:
         reduced = set(features_of(given, context.unknown).vertical)
         return (errors.FROM_REDUCED if stated == reduced else errors.FACTOR_MISSED).key
+    if stated <= set(features_of(given, context.unknown).zeros):
+        return errors.EXCLUDED_FROM_TOP.key
     return None
 
 
@@ -179,7 +178,7 @@ def _feature_error(line: Feature, context: Context) -> str | None:
         case "x-intercept":
             return _x_intercept(line, found)
         case "y-intercept":
-            return _y_intercept(line, found)
+            return _y_intercept(line, found, context)
         case "end left" | "end right":
             return _end(line, found)
         case "domain":
@@ -190,7 +189,7 @@ def _feature_error(line: Feature, context: Context) -> str | None:
 
 
 def _vertical(line: Feature, found: Features, context: Context) -> str | None:
-    if _with_letter(line, "y") & set(found.vertical):
+    if context.unknown != "y" and _with_letter(line, "y") & set(found.vertical):
         return errors.LETTERS_SWAPPED.key
     stated = lines_at(line, context.unknown)
     if any(x in stated for x, _ in found.holes):
@@ -217,7 +216,7 @@ def _hole(line: Feature, found: Features) -> str | None:
 
 def _horizontal(line: Feature, found: Features, context: Context) -> str | None:
     height = Algebraic.of(found.right) if isinstance(found.right, fmpq) else None
-    if height is not None and height in _with_letter(line, context.unknown):
+    if context.unknown != "y" and height in _with_letter(line, context.unknown):
         return errors.LETTERS_SWAPPED.key
     if found.top.degree() != found.bottom.degree():
         return errors.DEGREE_MIXUP.key
@@ -237,7 +236,8 @@ def _coordinates(line: Feature, turned: bool = False) -> set[tuple[Algebraic, Al
 
 def _x_intercept(line: Feature, found: Features) -> str | None:
     stated = {x for x, _ in _coordinates(line)}
-    if _coordinates(line, turned=True) == {(zero, _ZERO) for zero in found.zeros}:
+    zeros = {(zero, _ZERO) for zero in found.zeros}
+    if zeros and _coordinates(line, turned=True) == zeros:
         return errors.COORDINATES_SWAPPED.key
     if any(x in stated for x, _ in found.holes):
         return errors.INTERCEPT_AT_HOLE.key
@@ -250,12 +250,19 @@ def _at_zero(stated: set[Algebraic], found: Features) -> bool:
     return found.at_zero is not None and stated == {Algebraic.of(found.at_zero)}
 
 
-def _y_intercept(line: Feature, found: Features) -> str | None:
+def top_at_zero(given: Expr, unknown: str) -> Algebraic | None:
+    """Return the value of the numerator as it is written where the unknown is 0; None without a bar."""
+    if not isinstance(given, Quotient):
+        return None
+    return Algebraic.of(value_at(given.numerator, {unknown: fmpq(0)}))
+
+
+def _y_intercept(line: Feature, found: Features, context: Context) -> str | None:
     stated = {y for _, y in _coordinates(line)}
     if found.at_zero is not None:
         if _coordinates(line, turned=True) == {(_ZERO, Algebraic.of(found.at_zero))}:
             return errors.COORDINATES_SWAPPED.key
-        if stated == {Algebraic.of(found.top[0])}:
+        if stated == {top_at_zero(without_brackets(context.given), context.unknown)}:
             return errors.Y_FROM_TOP.key
     return errors.INTERCEPTS_SWAPPED.key if stated & {*found.zeros, *found.vertical} else None
 

@@ -6,20 +6,21 @@ forms that laws make of it in a few steps: numbers worked out, brackets opened, 
 
 from collections.abc import Iterator
 from fractions import Fraction
-from math import gcd
 
 from uchuu_core import limits
 from uchuu_core.moves.laws import arithmetic, equations, expanding, exponents, signs
-from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.laws.expanding import (
+    coefficient_and_rest,
+    common_number,
+    divided_terms,
+)
 from uchuu_core.moves.move import Move
 from uchuu_core.moves.places import Places
 from uchuu_core.tree.build import (
     ONE,
-    as_term,
     number,
     product,
     terms_of,
-    times,
     total,
     without_brackets,
 )
@@ -109,16 +110,10 @@ def _number_taken_out(line: Line) -> Iterator[Line]:
     for path, part in walk(line):
         if not isinstance(part, Sum):
             continue
-        split = [coefficient_and_rest(term.body) for term in part.terms]
-        if any(size.denominator != 1 for size, _ in split):
-            continue
-        common = gcd(*(int(size) for size, _ in split))
+        common = common_number(part.terms)
         if common > 1:
-            terms = (
-                as_term(times(size / common, rest), term.sign)
-                for (size, rest), term in zip(split, part.terms, strict=True)
-            )
-            yield replace_at(line, path, product((number(Fraction(common)), total(terms))))
+            inside = total(divided_terms(part.terms, common))
+            yield replace_at(line, path, product((number(Fraction(common)), inside)))
 
 
 def _next_to(found: list[Line]) -> Iterator[Line]:

@@ -14,8 +14,10 @@ from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.naming import counter_says
 from uchuu_core.checking.own_errors import moves_of, wording_of
+from uchuu_core.checking.reasons import said_at
 from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or_none
+from uchuu_core.checking.worked_reasons import Asked
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.candidates import Candidate, State, candidates
@@ -64,7 +66,7 @@ class Fork:
 class Example:
     """A worked problem: its lines, the given first, and the laws that lead to each.
 
-    ``laws`` is as long as ``lines``; empty where a teacher wrote the lines.
+    ``laws`` is as long as ``lines``; of a line that nothing explains it is empty.
     """
 
     context: Context
@@ -124,15 +126,25 @@ def example_of(context: Context, *, by_method: bool = False) -> Example:
         worked = [line.moment.line for line in worked_lines(context, method, "board")]
         laws = _laws_between(method, context, worked)
         return Example(context, method, [context.given, *worked], [frozenset(), *laws])
-    states = [context.given]
+    states, laws = [context.given], [frozenset[Law]()]
     for step in judged_steps(readable_lines(problem), context):
         if not isinstance(step, Step) or step.judgement.verdict not in ("ok", "may-add"):
             break
         if not step.judgement.is_aside:
             states.append(step.line)
+            laws.append(_laws_of(step, context))
     with suppress(Failure):
-        return Example(context, chosen(context.posed, problem.task, problem.method), states, [])
-    return Example(context, None, states, [])
+        method = chosen(context.posed, problem.task, problem.method)
+        return Example(context, method, states, laws)
+    return Example(context, None, states, laws)
+
+
+def _laws_of(step: Step, context: Context) -> frozenset[Law]:
+    """Return the laws that explain a teacher's own line, none where nothing is said of it."""
+    problem = context.problem
+    asked = Asked(problem.task, problem.method, problem.house.density)
+    says = said_at(context.posed, step.before, step.line, asked, context.ring)
+    return says.laws if says else frozenset()
 
 
 def _laws_between(method: Method, context: Context, worked: list[Line]) -> list[frozenset[Law]]:
@@ -161,7 +173,7 @@ def _invited(example: Example) -> list[Candidate]:
             number,
             lines[number],
             None if after is None else lines[after],
-            example.laws[after] if after is not None and example.laws else frozenset(),
+            example.laws[after] if after is not None else frozenset(),
         )
         for number, after in zip(rewritten, following, strict=True)
     ]

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from flint import fmpq
 
 from uchuu_core.checking.context import Context
-from uchuu_core.checking.state_errors import lists_several
+from uchuu_core.checking.state_errors import lists_several, top_at_zero
 from uchuu_core.forking.candidates import Candidate
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, features_of
@@ -96,6 +96,10 @@ def _features(states: list[Line], context: Context) -> Iterator[Candidate]:
     given = without_brackets(context.given)
     found = features_of(given, context.unknown)
     wrongs = list(_wrong_features(found, context.unknown))
+    above = top_at_zero(given, context.unknown)
+    if above is not None and found.at_zero is not None and above != Algebraic.of(found.at_zero):
+        text = f"y-intercept: (0, {number_text(above)})"
+        wrongs.append((errors.Y_FROM_TOP, "y-intercept", text))
     for number, line in enumerate(states[1:]):
         for error, place, text in wrongs:
             if isinstance(line, Feature) and line.label.removesuffix("s") == place:
@@ -132,8 +136,6 @@ def _of_places(found: Features, unknown: str) -> Iterator[tuple[Move, str, str]]
     if zeros and zeros != ["0"]:
         points = ", ".join(f"(0, {zero})" for zero in zeros)
         yield errors.COORDINATES_SWAPPED, "x-intercept", points
-    if found.at_zero is not None and found.top[0] != found.at_zero:
-        yield errors.Y_FROM_TOP, "y-intercept", f"(0, {found.top[0]})"
     if found.is_oblique:
         slope = found.top[found.top.degree()] / found.bottom[found.bottom.degree()]
         yield errors.NOT_DIVIDED, "oblique asymptote", f"y = ({slope}){unknown}"

@@ -120,6 +120,11 @@ class Says:
         return law
 
     @property
+    def laws(self) -> "frozenset[Law]":
+        """All laws whose sentences are said."""
+        return frozenset(said.sentence.law for said in self.said if said.sentence.law is not None)
+
+    @property
     def law_or_none(self) -> "Law | None":
         """The law of the last sentence that is a law's, None for none."""
         laws = (said.sentence.law for said in reversed(self.said))

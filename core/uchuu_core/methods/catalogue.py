@@ -106,9 +106,9 @@ def applicable(posed: Posed, task: Task) -> list[Method]:
     found = sorted(
         serving(posed, task), key=lambda m: (m.key not in posed.taught, not m.suits(posed))
     )
-    if not found and task in PARTS_FIRST.tasks and _refusal(PARTS_FIRST, posed) is None:
-        return [PARTS_FIRST]
-    return found
+    if found or task not in PARTS_FIRST.tasks or is_finished(posed, task):
+        return found
+    return [PARTS_FIRST] if _refusal(PARTS_FIRST, posed) is None else []
 
 
 def _from_there(posed: Posed) -> Iterator[Moment]:

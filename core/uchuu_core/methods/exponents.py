@@ -281,11 +281,17 @@ def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> I
             yield Moment(written, _said_of_bases(powers))
             yield Moment(joined.tree(), EXPONENTS_WORKED_OUT(), BOARD)
 
+    def crossed(line: Expr) -> Iterator[Moment]:
+        powers = read(line)
+        over = powers.crossed()
+        if over != powers:
+            yield Moment(over.tree(), CROSSES_THE_BAR(), KEY)
+
     order = chain(
         _taken_apart(exponents),
         numbers_in_front,
         gathered,
-        rewritten(lambda line: read(line).crossed().tree(), lambda _: CROSSES_THE_BAR(), KEY),
+        crossed,
         rewritten(lambda line: read(line).worked_out().tree(), lambda _: NUMBERS_WORKED_OUT(), KEY),
     )
     return order(node)

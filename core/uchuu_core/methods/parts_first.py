@@ -20,13 +20,29 @@ from uchuu_core.methods.polynomials import (
 from uchuu_core.moves.laws import arithmetic
 from uchuu_core.moves.said import collected_says
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Relation
+from uchuu_core.tree.nodes import Line, Power, Product, Relation
+from uchuu_core.tree.paths import letters, rebuild
+
+
+def _joined(part: Line) -> Line:
+    """Write ``x(4x)`` as ``4x²``; a product in which no letter stands twice stays as it is."""
+    if not isinstance(part, Product):
+        return part
+    new = flattened(part)
+    bases = [
+        factor.base if isinstance(factor, Power) else factor
+        for outer in part.factors
+        for factor in build.factors_of(outer)
+        if letters(factor)
+    ]
+    return new if len(set(bases)) < len(bases) else part
+
 
 PARTS: Rule = chain(
     LEAVE_BRACKETS_OUT,
     exhaust(first_of(*map(everywhere, (arithmetic.POWER, arithmetic.MULTIPLY, arithmetic.DIVIDE)))),
     rewritten(collected_inside, lambda line: collected_says(*open_sums(line))),
-    rewritten(flattened, lambda _: POWERS_OF_A_LETTER()),
+    rewritten(lambda line: rebuild(line, _joined), lambda _: POWERS_OF_A_LETTER()),
     REDUCE,
 )
 

@@ -239,11 +239,7 @@ def _reduced(part: Line) -> Line:
     common = _common(part)
     number, rest = expanding.coefficient_and_rest(part)
     if isinstance(part.numerator, Sum):
-        split = [expanding.coefficient_and_rest(term.body) for term in part.numerator.terms]
-        top = build.total(
-            build.as_term(build.times(size / common, body), term.sign)
-            for (size, body), term in zip(split, part.numerator.terms, strict=True)
-        )
+        top = build.total(expanding.divided_terms(part.numerator.terms, common))
         below = numeral(part.denominator)
         assert below is not None
         return top if below == common else Quotient(top, build.number(below / common))
@@ -253,12 +249,9 @@ def _reduced(part: Line) -> Line:
 def _common(part: Quotient) -> int:
     """Return the common factor of the numbers on top and the number below, 1 where there is none."""
     below, terms = numeral(part.denominator), build.terms_of(part.numerator)
-    sizes = [expanding.coefficient_and_rest(term.body)[0] for term in terms]
-    if below is None or any(number.denominator != 1 for number in (below, *sizes)):
+    if below is None or below.denominator != 1 or any(term.sign == "+-" for term in terms):
         return 1
-    if any(term.sign == "+-" for term in terms):
-        return 1
-    return gcd(*(int(number) for number in (below, *sizes)))
+    return gcd(int(below), expanding.common_number(terms))
 
 
 def _said_of_reducing(line: Line) -> Says:

@@ -23,6 +23,7 @@ PLAIN = "(2x-6)/(x+1)"
         (PLAIN, "x-intercept: (-1, 0)", "ratfun-intercepts-swapped"),
         (PLAIN, "y-intercept: (-6, 0)", "ratfun-coordinates-swapped"),
         ("(x+4)/(x-8)", "y-intercept: (0, 4)", "ratfun-y-intercept-top-only"),
+        ("(2x+4)/(2x-8)", "y-intercept: (0, 4)", "ratfun-y-intercept-top-only"),
         ("(x+4)/(x-8)", "y-intercept: (0, -4)", "ratfun-intercepts-swapped"),
         ("(x+4)/(x-8)", "y-intercept: (0, 8)", "ratfun-intercepts-swapped"),
         (PLAIN, "vertical asymptote: x = 3", "ratfun-excluded-from-top"),

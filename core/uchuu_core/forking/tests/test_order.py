@@ -109,3 +109,24 @@ def test_more_are_told_when_they_are_asked_for() -> None:
     assert max(Counter(fork["after"] for fork in few).values()) == 1
     assert len(many) > len(few)
     assert {(f["after"], f["wrong"]) for f in few} <= {(f["after"], f["wrong"]) for f in many}
+
+
+@pytest.mark.parametrize("given", ["3(2x-4)=2x+8", "(x-3)^2=25", "x^2+2x=15"])
+def test_a_teachers_own_lines_have_the_forks_of_the_worked_ones(given: str) -> None:
+    """What the step is about is read off the line, whoever wrote it."""
+    record = _record("solve", given)
+    lines = [line["text"] for line in work(problem_from(record))["lines"]]
+    own = forks(problem_from({**record, "lines": lines}))["forks"]
+
+    firsts = {fork["after"]: fork["error"] for fork in reversed(own)}
+    worked = {fork["after"]: fork["error"] for fork in reversed(_found("solve", given))}
+    assert firsts == worked
+
+
+def test_on_own_lines_nothing_far_from_the_step_is_told() -> None:
+    lines = ["6x-12=2x+8", "4x-12=8", "4x=20", "x=5"]
+    found = forks(problem_from({**_record("solve", "3(2x-4)=2x+8"), "lines": lines}))["forks"]
+
+    first = [fork["error"] for fork in found if fork["after"] == 0]
+    assert first[0] == "distribute-first-term-only"
+    assert "lineq-one-side-only" not in first

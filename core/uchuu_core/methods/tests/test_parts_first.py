@@ -1,6 +1,7 @@
 """What stands inside a bar or a root is worked out; what is worked ends finished, or is refused truly."""
 
 import re
+from itertools import pairwise
 
 import pytest
 import sympy
@@ -31,6 +32,24 @@ def test_the_parts_are_worked_out(text: str, answer: str) -> None:
     assert found["lines"]
     assert found["answer"] == answer
     _hold_finished(text)
+
+
+@given(st.permutations(["y", "5", "x^3", "(z^(-2))", "a^2"]), st.integers(1, 5))
+def test_the_bar_is_crossed_only_by_a_negative_exponent(factors: list[str], taken: int) -> None:
+    text = "*".join(factors[:taken])
+    try:
+        lines = work(problem_from({"task": "simplify", "given": text}))["lines"]
+    except OutOfScope:
+        return
+
+    for before, line in pairwise([text, *(line["text"] for line in lines)]):
+        says = next(each["says"] for each in lines if each["text"] == line)
+        assert "negative exponent" not in says or "^(-" in before, (text, before, line)
+
+
+@pytest.mark.parametrize("text", ["(5b)/(a*7)", "(n+4)/n"])
+def test_what_is_finished_is_left_as_it_is(text: str) -> None:
+    assert work(problem_from({"task": "simplify", "given": text}))["lines"] == []
 
 
 def _hold_finished(text: str) -> None:

@@ -2,11 +2,15 @@
 
 from collections.abc import Iterator
 from itertools import product as choices
-from math import gcd, lcm
+from math import lcm
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Letter, NotNumeral, Numeral, Unsigned
-from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.laws.expanding import (
+    coefficient_and_rest,
+    common_number,
+    divided_terms,
+)
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
@@ -40,22 +44,6 @@ def _scaled(side: Expr) -> Iterator[Expr]:
     common = common_number(terms)
     if common > 1:
         yield build.total(divided_terms(terms, common))
-
-
-def common_number(terms: tuple[Term, ...]) -> int:
-    """Return the greatest number that divides every coefficient, 1 where one is no whole number."""
-    numbers = [coefficient_and_rest(term.body)[0] for term in terms]
-    whole = all(number.denominator == 1 for number in numbers)
-    return gcd(*(int(number) for number in numbers)) if whole else 1
-
-
-def divided_terms(terms: tuple[Term, ...], by: int) -> list[Term]:
-    """Return *terms* with their coefficients divided by a number."""
-    split = [coefficient_and_rest(term.body) for term in terms]
-    return [
-        build.as_term(build.times(number / by, rest), term.sign)
-        for (number, rest), term in zip(split, terms, strict=True)
-    ]
 
 
 def _meets_like_term(side: Expr, term: Term) -> bool:

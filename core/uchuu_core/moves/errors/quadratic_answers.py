@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from uchuu_core.moves.conditions import NotNumeral, Numeral, numeral
-from uchuu_core.moves.errors.quadratics import either, linear, over, powers_of, rooted
+from uchuu_core.moves.errors.quadratics import both_ways, either, linear, over, powers_of, rooted
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Known, Rewrite, error_of, error_on_line
 from uchuu_core.tree import build
@@ -14,16 +14,9 @@ _RARE: Known = {"common": Common.NOW_AND_THEN}
 _MOST_INDEX = 7
 
 
-def _sides(line: Line) -> Iterator[tuple[Expr, Expr]]:
-    """Yield the sides of an equation in both orders."""
-    if isinstance(line, Relation) and line.sign == "=":
-        yield line.left, line.right
-        yield line.right, line.left
-
-
 def _number_as_solution(line: Line) -> Iterator[Line]:
     """Take the 3 of ``3(x − 2)(x + 1) = 0`` for a solution, beside the others or for 0."""
-    for side, other in _sides(line):
+    for side, other in both_ways(line):
         number, rest = coefficient_and_rest(side)
         if number in (0, 1) or numeral(other) != 0:
             continue
@@ -59,7 +52,7 @@ def _odd_root(line: Line) -> Iterator[Line]:
 
 def _nothing_left(line: Line) -> Iterator[Line]:
     """Divide both sides by the same factor and write 0 where 1 stays."""
-    for side, other in _sides(line):
+    for side, other in both_ways(line):
         quotient = over(side, other) if letters(other) else None
         if quotient is not None and numeral(quotient) is None:
             yield Relation(quotient, "=", build.ZERO)

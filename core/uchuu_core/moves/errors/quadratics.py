@@ -56,22 +56,27 @@ def rooted(index: int, value: Expr) -> Expr:
     return Root(index, value)
 
 
+def both_ways(line: Line) -> Iterator[tuple[Expr, Expr]]:
+    """Yield the sides of an equation in both orders."""
+    if isinstance(line, Relation) and line.sign == "=":
+        yield line.left, line.right
+        yield line.right, line.left
+
+
 def powers_of(line: Line, exponent: int) -> Iterator[tuple[Expr, Expr]]:
     """Yield S and v of an equation ``S^exponent = v`` with the unknown in S."""
-    if isinstance(line, Relation) and line.sign == "=":
-        for side, value in ((line.left, line.right), (line.right, line.left)):
-            if isinstance(side, Power) and side.exponent == Number(str(exponent)):
-                if letters(side.base):
-                    yield side.base, value
+    for side, value in both_ways(line):
+        if isinstance(side, Power) and side.exponent == Number(str(exponent)):
+            if letters(side.base):
+                yield side.base, value
 
 
 def _squared(line: Line) -> Iterator[tuple[Expr, Fraction, Expr]]:
     """Yield S, a and v of ``a·S² = v`` with the unknown in S."""
-    if isinstance(line, Relation) and line.sign == "=":
-        for side, value in ((line.left, line.right), (line.right, line.left)):
-            number, rest = coefficient_and_rest(side)
-            if isinstance(rest, Power) and rest.exponent == TWO and letters(rest.base):
-                yield rest.base, number, value
+    for side, value in both_ways(line):
+        number, rest = coefficient_and_rest(side)
+        if isinstance(rest, Power) and rest.exponent == TWO and letters(rest.base):
+            yield rest.base, number, value
 
 
 def _even_power(line: Line) -> Iterator[tuple[Expr, Expr]]:
@@ -147,12 +152,11 @@ def _nonzero_product(line: Line) -> Iterator[Line]:
 
 
 def _products(line: Line) -> Iterator[tuple[list[Expr], Expr]]:
-    if isinstance(line, Relation) and line.sign == "=":
-        for side, value in ((line.left, line.right), (line.right, line.left)):
-            if isinstance(side, Product):
-                held = [f for f in side.factors if letters(f)]
-                if len(held) > 1:
-                    yield held, value
+    for side, value in both_ways(line):
+        if isinstance(side, Product):
+            held = [f for f in side.factors if letters(f)]
+            if len(held) > 1:
+                yield held, value
 
 
 def linear(node: Expr) -> tuple[Expr, Fraction, Fraction] | None:
@@ -249,20 +253,19 @@ def over(side: Expr, base: Expr) -> Expr | None:
 
 def _termwise(line: Line) -> Iterator[Line]:
     """Take the root of every term."""
-    if isinstance(line, Relation) and line.sign == "=":
-        for side, other in ((line.left, line.right), (line.right, line.left)):
-            if isinstance(side, Sum) and numeral(other) is not None:
-                rooted = []
-                for term in side.terms:
-                    number, rest = coefficient_and_rest(term.body)
-                    root = root_text(build.number(number))
-                    if isinstance(rest, Power) and rest.exponent == TWO:
-                        root = build.product(p for p in (root, rest.base) if p != build.ONE)
-                    elif rest != build.ONE:
-                        return
-                    rooted.append(build.as_term(root, term.sign))
-                yield Relation(build.total(rooted), "=", root_text(other))
-                yield Relation(build.total(rooted), "=", Signed("+-", root_text(other)))
+    for side, other in both_ways(line):
+        if isinstance(side, Sum) and numeral(other) is not None:
+            rooted = []
+            for term in side.terms:
+                number, rest = coefficient_and_rest(term.body)
+                root = root_text(build.number(number))
+                if isinstance(rest, Power) and rest.exponent == TWO:
+                    root = build.product(p for p in (root, rest.base) if p != build.ONE)
+                elif rest != build.ONE:
+                    return
+                rooted.append(build.as_term(root, term.sign))
+            yield Relation(build.total(rooted), "=", root_text(other))
+            yield Relation(build.total(rooted), "=", Signed("+-", root_text(other)))
 
 
 MISSING_PLUS_MINUS = error_on_line(

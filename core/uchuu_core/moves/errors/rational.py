@@ -6,10 +6,14 @@ from itertools import product as choices
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Different, Unsigned
-from uchuu_core.moves.errors.equations import cleared_terms, common_number, divided_terms
+from uchuu_core.moves.errors.equations import cleared_terms
 from uchuu_core.moves.errors.quadratics import over
 from uchuu_core.moves.errors.trinomials import divisors
-from uchuu_core.moves.laws.expanding import coefficient_and_rest
+from uchuu_core.moves.laws.expanding import (
+    coefficient_and_rest,
+    common_number,
+    divided_terms,
+)
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Quotient, Sum, Term

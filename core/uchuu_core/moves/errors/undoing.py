@@ -3,25 +3,19 @@
 from collections.abc import Iterator
 
 from uchuu_core.moves.conditions import Different, Nonzero, NotNumeral, Numeral, numeral
+from uchuu_core.moves.errors.quadratics import both_ways
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Rewrite, error_of, error_on_line
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Relation, Root, Sum
+from uchuu_core.tree.nodes import Line, Relation, Root, Sum
 from uchuu_core.tree.paths import letters
 
 _SCALED = (Numeral("a"), Nonzero("a"), Numeral("b"), NotNumeral("x"), Different("a", "b"))
 
 
-def _sides(line: Line) -> Iterator[tuple[Expr, Expr]]:
-    """Yield the sides of an equation in both orders."""
-    if isinstance(line, Relation) and line.sign == "=":
-        yield line.left, line.right
-        yield line.right, line.left
-
-
 def _signs_changed(line: Line) -> Iterator[Line]:
     """Exchange the sides and change the signs of one of them."""
-    for left, right in _sides(line):
+    for left, right in both_ways(line):
         if letters(left) and not letters(right) and numeral(right) != 0:
             yield Relation(left, "=", build.negative(right))
             if not isinstance(left, Sum):
@@ -30,7 +24,7 @@ def _signs_changed(line: Line) -> Iterator[Line]:
 
 def _zero_as_factor(line: Line) -> Iterator[Line]:
     """Read ``0x = 5`` as ``x = 0``."""
-    for left, right in _sides(line):
+    for left, right in both_ways(line):
         number, rest = coefficient_and_rest(left)
         if number == 0 and letters(rest) and numeral(right) not in (None, 0):
             yield Relation(rest, "=", build.ZERO)
@@ -38,7 +32,7 @@ def _zero_as_factor(line: Line) -> Iterator[Line]:
 
 def _rooted(line: Line) -> Iterator[Line]:
     """Take a root where a square is due: ``√x = 16`` becomes ``x = √16``."""
-    for left, right in _sides(line):
+    for left, right in both_ways(line):
         if isinstance(left, Root) and letters(left) and numeral(right) is not None:
             yield Relation(left.radicand, "=", Root(left.index, right))
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from fractions import Fraction
+from math import gcd
 
 from uchuu_core import limits
 from uchuu_core.lawbook.expanding import (
@@ -53,6 +54,22 @@ def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
             return number / below, rest
         case _:
             return Fraction(1), node
+
+
+def common_number(terms: tuple[Term, ...]) -> int:
+    """Return the greatest number that divides every coefficient, 1 where one is no whole number."""
+    numbers = [coefficient_and_rest(term.body)[0] for term in terms]
+    whole = all(number.denominator == 1 for number in numbers)
+    return gcd(*(int(number) for number in numbers)) if whole else 1
+
+
+def divided_terms(terms: tuple[Term, ...], by: int) -> list[Term]:
+    """Return *terms* with their coefficients divided by a number."""
+    split = [coefficient_and_rest(term.body) for term in terms]
+    return [
+        build.as_term(build.times(number / by, rest), term.sign)
+        for (number, rest), term in zip(split, terms, strict=True)
+    ]
 
 
 Kind = Expr | frozenset[tuple[str, int]]
