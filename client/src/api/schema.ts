@@ -2440,6 +2440,8 @@ export interface components {
             because?: string;
             /** Wrong */
             wrong?: string;
+            /** Wrong Latex */
+            wrong_latex?: string;
             /** After */
             after?: number;
         };
@@ -2458,6 +2460,10 @@ export interface components {
          * @description A worked example with one wrong line, ``mistake_at`` from 1.
          */
         Mistake: {
+            /** Instead */
+            instead: string | null;
+            /** Instead Latex */
+            instead_latex: string | null;
             /** Lines */
             lines: components["schemas"]["Reading"][];
             /** Mistake At */
@@ -2474,8 +2480,6 @@ export interface components {
             counter: string | null;
             /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
-            /** Instead */
-            instead: string | null;
         };
         /**
          * MistakeIn

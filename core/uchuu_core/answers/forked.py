@@ -63,6 +63,7 @@ class Choice(Reading):
     name: NotRequired[str]
     because: NotRequired[str]
     wrong: NotRequired[str]
+    wrong_latex: NotRequired[str]
     after: NotRequired[int]
 
 
@@ -73,7 +74,14 @@ class Choices(TypedDict):
     asked: int
 
 
-class Mistake(TypedDict):
+class Instead(TypedDict):
+    """The right line in the place of a planted one."""
+
+    instead: str | None
+    instead_latex: str | None
+
+
+class Mistake(Instead):
     """A worked example with one wrong line, ``mistake_at`` from 1."""
 
     lines: list[Reading]
@@ -84,7 +92,6 @@ class Mistake(TypedDict):
     because: str
     counter: str | None
     counter_parts: list[Piece]
-    instead: str | None
 
 
 class Watch(TypedDict):

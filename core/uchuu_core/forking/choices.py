@@ -120,7 +120,7 @@ def _choice(line: Line, fork: Fork | None, problem: Problem) -> Choice:
         told = as_record(fork, problem)
         record["error"], record["name"] = told["error"], told["name"]
         record["because"], record["wrong"] = told["because"], told["wrong"]
-        record["after"] = told["after"]
+        record["after"], record["wrong_latex"] = told["after"], told["wrong_latex"]
     return record
 
 

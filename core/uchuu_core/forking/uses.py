@@ -2,7 +2,7 @@
 
 from random import Random
 
-from uchuu_core.answers.forked import Mistake, Screened, Screening
+from uchuu_core.answers.forked import Instead, Mistake, Screened, Screening
 from uchuu_core.answers.sentences import LawLine
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
@@ -56,9 +56,7 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
             return {
                 "lines": [{"text": plain(line), **shown(line)} for line in lines],
                 "mistake_at": fork.after + 1,
-                "instead": plain(example.lines[fork.after + 1])
-                if fork.after + 1 < len(example.lines)
-                else None,
+                **_instead(fork, example),
                 "error": told["error"],
                 "name": told["name"],
                 "says": told["says"],
@@ -68,6 +66,14 @@ def find_the_mistake(problem: Problem, error: str | None = None) -> Mistake:
             }
     what = f"“{wording_of(error, problem.own).name}” cannot" if error else "No common error can"
     raise OutOfScope(f"{what} be planted in this example.")
+
+
+def _instead(fork: Fork, example: Example) -> Instead:
+    """Return the right line in the place of the planted one, None after the last."""
+    if fork.after + 1 == len(example.lines):
+        return {"instead": None, "instead_latex": None}
+    line = example.lines[fork.after + 1]
+    return {"instead": plain(line), "instead_latex": shown(line)["latex"]}
 
 
 def _is_on_the_way(fork: Fork, example: Example) -> bool:

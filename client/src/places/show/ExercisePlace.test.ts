@@ -10,7 +10,13 @@ const reading = (text: string) => ({ text, latex: text, spoken: text, sides: {} 
 
 function server({ path, body }: Asked) {
   if (path.endsWith('/choices')) {
-    const wrong = { right: false, name: 'Slips', because: 'Because.', wrong: 'x=9', error: 'e' }
+    const wrong = {
+      right: false,
+      name: 'Slips',
+      because: 'Because.',
+      wrong_latex: 'x=9',
+      error: 'e',
+    }
     const right = { ...reading('x=2'), right: true }
     const listed = [{ ...reading('x=3'), ...wrong }, right]
     return { body: { choices: body['seed'] === 1 ? listed : listed.reverse(), asked: 4 } }
@@ -38,6 +44,7 @@ test('each choice has its letter, the key its reason; without the key nothing gi
   expect(place.findAll('.choices li b').map((letter) => letter.text())).toEqual(['A', 'B'])
   expect(place.findAll('dl.key dd').map((item) => item.text())[1]).toBe(words.exercise.right)
   expect(place.find('dl.key').text()).toContain('Slips')
+  expect(place.find('dl.key').html()).toContain('katex')
   await place.find('input[type=checkbox]').setValue(false)
   expect(place.text()).not.toContain('Slips')
   expect(place.text()).not.toContain(words.exercise.right)

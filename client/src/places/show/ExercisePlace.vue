@@ -4,7 +4,6 @@ import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { contentOf } from '@/example/content'
 import { problemOf } from '@/example/problem'
-import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
@@ -88,7 +87,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
             <dd>
               <b v-if="index === right">{{ words.exercise.right }}</b>
               <template v-else>
-                {{ choice.name }}: <code>{{ readable(choice.wrong ?? '') }}</code>
+                {{ choice.name }}: <MathText :latex="choice.wrong_latex ?? ''" />
                 <span class="quiet"> {{ choice.because }}</span>
               </template>
             </dd>
@@ -107,8 +106,8 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
         <p v-if="mistake && shows" class="key">
           <b>{{ words.exercise.at(mistake.mistake_at) }} {{ mistake.name }}.</b>
           {{ mistake.says }}
-          <span v-if="mistake.instead">
-            {{ words.bench.rightLine }}: <code>{{ readable(mistake.instead) }}</code>
+          <span v-if="mistake.instead_latex">
+            {{ words.bench.rightLine }}: <MathText :latex="mistake.instead_latex" />
           </span>
           <SentenceText class="quiet" :text="mistake.counter" :pieces="mistake.counter_parts" />
         </p>
