@@ -112,7 +112,7 @@ def check(_options: argparse.Namespace) -> int:
     install.front_end(build=False)
     _lint()
     _types()
-    os.environ["UCHUU_QUICK"] = "1"
+    os.environ.update({"UCHUU_QUICK": "1", "UCHUU_PAIRS": "150", "UCHUU_FUZZ": "500"})
     _pytest("core tests", "core", "-m", "not slow", "-q", "-n", "2")
     say("The fast part holds.")
     return 0

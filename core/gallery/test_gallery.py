@@ -16,6 +16,7 @@ DOCS = Path(__file__).parents[2] / "docs"
 PAGE = Path(__file__).parents[2] / "docs" / "gallery.md"
 
 
+@pytest.mark.slow  # many problems
 def test_the_page_in_the_docs_is_current() -> None:
     written = gallery()
 
@@ -29,6 +30,7 @@ def test_the_manuals_page_of_errors_is_current() -> None:
     assert stored.read_text("utf-8") == page(), "python -m gallery.errors > ../docs/errors.md"
 
 
+@pytest.mark.slow  # many problems
 def test_the_page_of_sentences_is_current() -> None:
     stored = DOCS / "sentences.md"
 
@@ -37,6 +39,7 @@ def test_the_page_of_sentences_is_current() -> None:
     )
 
 
+@pytest.mark.slow  # many problems
 def test_the_page_of_forks_is_current() -> None:
     stored = DOCS / "forks.md"
 

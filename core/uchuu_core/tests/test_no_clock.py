@@ -113,6 +113,7 @@ def test_searches_inside_one_another_have_effort_of_their_own() -> None:
     limits.spend(1_000_000)
 
 
+@pytest.mark.slow  # many problems
 def test_what_a_match_finds_does_not_depend_on_the_matches_before_it(
     monkeypatch: pytest.MonkeyPatch,
 ) -> None:

@@ -4,7 +4,7 @@ from typing import Any
 
 import pytest
 from flint import fmpq
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from uchuu_core import check, problem_from
@@ -13,6 +13,7 @@ from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solutions import SolutionSet, complement, intersection, union
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.notation import read
+from uchuu_core.tests.support.quick import examples
 
 
 def _verdicts(given_: str, lines: list[str], **more: Any) -> list[str]:
@@ -25,7 +26,7 @@ _NOT_ZERO = _WHOLE.filter(bool)
 
 
 @given(_NOT_ZERO, _NOT_ZERO, _NOT_ZERO, st.sampled_from("abc"), st.integers(1, 3))
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_coefficients_are_those_of_the_equation_up_to_a_common_factor(
     a: int, b: int, c: int, changed: str, factor: int
 ) -> None:
@@ -39,7 +40,7 @@ def test_coefficients_are_those_of_the_equation_up_to_a_common_factor(
 
 
 @given(_WHOLE.filter(bool), _WHOLE, _WHOLE)
-@settings(max_examples=40, deadline=None)
+@examples(40)
 def test_the_discriminant_is_that_of_the_equation(a: int, b: int, c: int) -> None:
     given_ = f"{a}x^2 + ({b})x + ({c}) = 0"
     value = b * b - 4 * a * c
@@ -88,7 +89,7 @@ def _set(text: str) -> SolutionSet:
 
 
 @given(_LINES, _LINES)
-@settings(max_examples=80, deadline=None)
+@examples(80)
 def test_sets_of_numbers_obey_the_laws_of_sets(one: str, other: str) -> None:
     a, b = _set(one), _set(other)
     both, either = intersection([a, b]), union([a, b])

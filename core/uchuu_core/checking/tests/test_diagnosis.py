@@ -4,7 +4,7 @@ from fractions import Fraction
 from typing import Any
 
 import pytest
-from hypothesis import HealthCheck, assume, given, settings
+from hypothesis import HealthCheck, assume, given
 from hypothesis import strategies as st
 
 from uchuu_core import check, problem_from
@@ -14,6 +14,7 @@ from uchuu_core.methods.method import Posed
 from uchuu_core.moves.move import Move
 from uchuu_core.notation import plain
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
+from uchuu_core.tests.support.quick import examples
 from uchuu_core.tests.support.worked import held
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
@@ -91,7 +92,7 @@ def _paper(task: str, node: Expr | Relation) -> dict:  # type: ignore[type-arg]
 
 @pytest.mark.slow  # many papers
 @given(linear_equations())
-@settings(max_examples=40, deadline=None)
+@examples(40)
 def test_right_work_is_never_called_wrong(problem: tuple[Relation, Fraction]) -> None:
     answer = check(problem_from(_paper("solve", problem[0])))
 
@@ -102,7 +103,7 @@ def test_right_work_is_never_called_wrong(problem: tuple[Relation, Fraction]) ->
 
 @pytest.mark.slow  # many papers
 @given(number_expressions(), st.integers(1, 9), st.data())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_a_line_with_another_value_is_never_called_right(
     node: Expr, shift: int, data: st.DataObject
 ) -> None:
@@ -123,7 +124,7 @@ def test_a_line_with_another_value_is_never_called_right(
 
 @pytest.mark.slow  # many papers
 @given(linear_equations(), st.integers(1, 5))
-@settings(max_examples=40, deadline=None)
+@examples(40)
 def test_what_follows_from_a_wrong_line_is_follow_through(
     problem: tuple[Relation, Fraction], shift: int
 ) -> None:
@@ -153,7 +154,7 @@ _PROBLEMS = st.one_of(
 
 @pytest.mark.slow  # many papers
 @given(_PROBLEMS, st.sampled_from(SEARCHED), st.data())
-@settings(max_examples=120, deadline=None, suppress_health_check=[HealthCheck.filter_too_much])
+@examples(120, suppress_health_check=[HealthCheck.filter_too_much])
 def test_what_an_error_writes_is_called_wrong_and_traced_to_it(
     problem: tuple[str, Expr | Relation], error: Move, data: st.DataObject
 ) -> None:

@@ -190,6 +190,7 @@ def test_a_search_without_effort_names_nothing_and_the_verdict_stands(
     assert right["verdict"] == "ok"
 
 
+@pytest.mark.slow  # many problems
 def test_a_sum_of_many_terms_does_not_run_away() -> None:
     left = " + ".join(f"{n}x" for n in range(2, 40))
 

@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from random import Random
 from typing import Any
 
+import pytest
 from gallery.__main__ import problems
 
 from uchuu_core import problem_from, work
@@ -33,6 +34,7 @@ def _equal(one: str, other: str) -> bool | None:
     return seem_equal(sides[0], sides[1], names, Random(7))
 
 
+@pytest.mark.slow  # many problems
 def test_two_sides_of_is_have_one_value() -> None:
     seen = 0
     for parts in _sentences():
@@ -46,6 +48,7 @@ def test_two_sides_of_is_have_one_value() -> None:
     assert seen > 50
 
 
+@pytest.mark.slow  # many problems
 def test_a_pair_has_the_product_and_the_sum_that_are_said() -> None:
     seen = 0
     for parts in _sentences():

@@ -52,6 +52,7 @@ def test_what_every_class_has_comes_before_what_is_seen_now_and_then() -> None:
     assert found[0] == "distribute-first-term-only"
 
 
+@pytest.mark.slow  # many problems
 def test_slips_of_the_pen_are_no_forks_of_an_example() -> None:
     for made in TASKS:
         found = [fork["error"] for fork in forks(problem_from(record_of(made)))["forks"]]
@@ -105,6 +106,7 @@ def test_forks_of_every_task_are_what_the_judges_say(made: Made) -> None:
     assert _hold(made) >= 3
 
 
+@pytest.mark.slow  # many problems
 def test_ends_of_linear_forks_are_those_of_an_independent_solver() -> None:
     x = sympy.Symbol("x")
     compared = 0

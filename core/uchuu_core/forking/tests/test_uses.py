@@ -36,6 +36,7 @@ def test_choices_differ_in_value_and_exactly_one_is_right(make: Any) -> None:
     assert [choice["right"] for choice in found].count(True) == 1
 
 
+@pytest.mark.slow  # many problems
 def test_the_seed_places_the_right_choice_and_the_same_seed_the_same() -> None:
     def order(seed: int) -> list[str]:
         record = {"task": "solve", "given": "3(2x-4) = 2x+8", "seed": seed}
@@ -110,6 +111,7 @@ def test_the_worked_example_itself_has_no_fork_in_it() -> None:
     assert check(problem_from({**record, "lines": lines}))["first_wrong"] is None
 
 
+@pytest.mark.slow  # many problems
 def test_there_are_four_options_wherever_two_errors_make_them() -> None:
     counts = [
         len(choices(problem_from({"task": task, "given": given}))["choices"])
@@ -125,6 +127,7 @@ def test_what_keeps_an_extraneous_candidate_is_offered() -> None:
         assert any("extraneous" in choice.get("error", "") for choice in found), given
 
 
+@pytest.mark.slow  # many problems
 def test_the_right_answer_stands_at_another_place_in_each_problem() -> None:
     places = {
         [choice["right"] for choice in choices(_linear(number))["choices"]].index(True)

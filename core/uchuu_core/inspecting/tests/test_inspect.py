@@ -1,11 +1,12 @@
 """Inspection and difficulty."""
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from uchuu_core import inspect, problem_from, work
 from uchuu_core.answers.worked import Inspected
+from uchuu_core.tests.support.quick import examples
 
 
 def _inspected(task: str, text: str) -> Inspected:
@@ -113,7 +114,7 @@ def _harder(task: str, easy: str, hard: str) -> bool:
 
 @pytest.mark.slow  # many papers
 @given(st.integers(2, 9), st.integers(1, 9), st.integers(2, 9))
-@settings(max_examples=20, deadline=None)
+@examples(20)
 def test_an_equation_grows_harder_in_every_way(a: int, b: int, x: int) -> None:
     c = a * x + b
     easy = f"{a}x + {b} = {c}"

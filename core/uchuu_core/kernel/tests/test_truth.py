@@ -2,7 +2,7 @@
 
 import pytest
 import sympy
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.equality import agreement
@@ -12,6 +12,7 @@ from uchuu_core.kernel.solving import solution_set
 from uchuu_core.kernel.written import solution_texts
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.generators import expressions, linear_equations, polynomials
+from uchuu_core.tests.support.quick import examples
 from uchuu_core.tree.nodes import Expr
 
 _NAMES = {name: sympy.Symbol(name) for name in "xya"}
@@ -22,7 +23,7 @@ def _oracle(node: Expr) -> sympy.Expr:
 
 
 @given(polynomials(), polynomials())
-@settings(max_examples=150, deadline=None)
+@examples(150)
 def test_equality_of_polynomials_is_what_the_oracle_says(one: Expr, other: Expr) -> None:
     same = sympy.expand(_oracle(one) - _oracle(other)) == 0
 
@@ -30,7 +31,7 @@ def test_equality_of_polynomials_is_what_the_oracle_says(one: Expr, other: Expr)
 
 
 @given(polynomials())
-@settings(max_examples=100, deadline=None)
+@examples(100)
 def test_an_expanded_polynomial_equals_its_origin_and_not_its_neighbour(node: Expr) -> None:
     text = str(sympy.expand(_oracle(node))).replace("**", "^")
     expanded = read(text, "plain")
@@ -41,7 +42,7 @@ def test_an_expanded_polynomial_equals_its_origin_and_not_its_neighbour(node: Ex
 
 
 @given(expressions(), expressions())
-@settings(max_examples=150, deadline=None)
+@examples(150)
 def test_agreement_is_symmetric(one: Expr, other: Expr) -> None:
     verdicts: set[str] = set()
     for pair in ((one, other), (other, one)):
@@ -54,7 +55,7 @@ def test_agreement_is_symmetric(one: Expr, other: Expr) -> None:
 
 
 @given(polynomials(), polynomials())
-@settings(max_examples=100, deadline=None)
+@examples(100)
 def test_a_counter_example_refutes(one: Expr, other: Expr) -> None:
     counter = agreement(one, other).counter
     assume(counter is not None)
@@ -67,7 +68,7 @@ def test_a_counter_example_refutes(one: Expr, other: Expr) -> None:
 
 
 @given(linear_equations())
-@settings(max_examples=200, deadline=None)
+@examples(200)
 def test_a_linear_equation_has_its_known_solution(problem: tuple) -> None:  # type: ignore[type-arg]
     equation, solution = problem
 

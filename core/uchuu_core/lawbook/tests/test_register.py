@@ -29,6 +29,7 @@ def test_every_sentence_of_a_law_has_a_name_of_its_own() -> None:
     assert len(set(templates)) == len(templates)
 
 
+@pytest.mark.slow  # many problems
 def test_every_sentence_is_said_by_somebody() -> None:
     used: set[str] = set()
     for path in CORE.rglob("*.py"):

@@ -4,7 +4,7 @@ from fractions import Fraction
 
 import pytest
 import sympy
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from uchuu_core import Failure, problem_from, work
@@ -18,6 +18,7 @@ from uchuu_core.methods.method import Posed, at_density
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.generators import linear_equations, number_expressions, polynomials
 from uchuu_core.tests.support.polynomials import products, rational_expressions, text
+from uchuu_core.tests.support.quick import examples
 from uchuu_core.tests.support.worked import held
 from uchuu_core.tree.nodes import Expr, Join, Line, Outcome, Product, Relation, Symbol
 from uchuu_core.tree.paths import rebuild
@@ -26,7 +27,7 @@ DENSITIES: tuple[Density, ...] = ("fine", "board", "key")
 
 
 @given(linear_equations())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_every_linear_method_reaches_the_known_solution(
     problem: tuple[Relation, Fraction],
 ) -> None:
@@ -43,7 +44,7 @@ def test_every_linear_method_reaches_the_known_solution(
 
 
 @given(number_expressions())
-@settings(max_examples=150, deadline=None)
+@examples(150)
 def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
     try:
         value_at(node, {})
@@ -60,7 +61,7 @@ def test_order_of_operations_agrees_with_the_oracle(node: Expr) -> None:
 
 
 @given(polynomials())
-@settings(max_examples=100, deadline=None)
+@examples(100)
 def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
     methods = [m for m in applicable(Posed(node), "expand") if m.key == "expand-and-collect"]
     assume(methods)
@@ -75,7 +76,7 @@ def test_expanding_ends_expanded_and_equal(node: Expr) -> None:
 
 
 @given(linear_equations())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_density_only_leaves_lines_out(problem: tuple[Relation, Fraction]) -> None:
     equation, _ = problem
     method = applicable(Posed(equation, "x"), "solve")[0]
@@ -142,7 +143,7 @@ def test_a_refusal_says_why(record: dict[str, str], code: str, words: str) -> No
 
 
 @given(products())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_factoring_is_complete_in_every_school_and_agrees_with_the_oracle(
     expanded: sympy.Expr,
 ) -> None:
@@ -169,7 +170,7 @@ def _dotted(part: Line) -> Line:
 
 
 @given(rational_expressions())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_rational_expressions_end_in_lowest_terms_in_every_school(written: str) -> None:
     try:
         node = read(written)
@@ -198,7 +199,7 @@ _SUM_OF_ROOTS = st.builds(
 @given(
     _SUM_OF_ROOTS, st.one_of(st.none(), _ROOT, st.builds("{}+{}".format, _ROOT, st.integers(1, 9)))
 )
-@settings(max_examples=120, deadline=None)
+@examples(120)
 def test_roots_of_numbers_end_simplest_and_rationalised_in_every_school(
     above: str, below: str | None
 ) -> None:

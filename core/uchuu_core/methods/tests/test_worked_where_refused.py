@@ -7,7 +7,7 @@ from typing import Any
 import mpmath
 import pytest
 import sympy
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 from hypothesis import strategies as st
 from sympy.parsing.sympy_parser import (
     implicit_multiplication,
@@ -21,6 +21,7 @@ from uchuu_core.answers.worked import Worked
 from uchuu_core.notation import read
 from uchuu_core.tests.support.oracle import NoValue
 from uchuu_core.tests.support.oracle import value as value_near
+from uchuu_core.tests.support.quick import examples
 
 SMALL = st.integers(-6, 6)
 POSITIVE = st.integers(1, 6)
@@ -45,7 +46,7 @@ def _by_sympy(text: str) -> sympy.Expr:
     return parse_expr(text.replace("^", "**"), {"i": sympy.I}, rules)
 
 
-@settings(max_examples=40, deadline=None)
+@examples(40)
 @given(SMALL, SMALL, SMALL, SMALL, st.sampled_from(["product", "quotient"]))
 def test_complex_numbers_end_as_a_plus_bi(a: int, b: int, c: int, d: int, kind: str) -> None:
     assume(b and d)
@@ -65,7 +66,7 @@ def test_complex_numbers_end_as_a_plus_bi(a: int, b: int, c: int, d: int, kind: 
     _held("simplify", text, answer, numbers="complex")
 
 
-@settings(max_examples=40, deadline=None)
+@examples(40)
 @given(POSITIVE, st.integers(-5, 5), st.sampled_from([2, 3, 5, 6, 7]))
 def test_the_root_of_a_square_is_found_again(p: int, q: int, r: int) -> None:
     assume(q and gcd(p, q) == 1)
@@ -78,7 +79,7 @@ def test_the_root_of_a_square_is_found_again(p: int, q: int, r: int) -> None:
     assert "sqrt((" not in answer and answer.count("sqrt") == 1
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(st.integers(1, 4), st.integers(-4, 4), st.integers(4, 7), st.sampled_from(["", "y"]))
 def test_powers_of_sums_are_written_out(a: int, b: int, n: int, letter: str) -> None:
     assume(b)
@@ -93,7 +94,7 @@ def test_powers_of_sums_are_written_out(a: int, b: int, n: int, letter: str) -> 
     assert "(" not in answer
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(st.integers(2, 4), st.integers(1, 3), st.integers(1, 5), st.sampled_from([2, 3, 4]))
 def test_fractional_exponents_on_letters_become_roots(a: int, k: int, p: int, q: int) -> None:
     assume(gcd(p, q) == 1)
@@ -110,7 +111,7 @@ def test_fractional_exponents_on_letters_become_roots(a: int, k: int, p: int, q:
         assert mpmath.almosteq(_at(answer, x=x), wanted, 1e-15), (text, answer)
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(st.integers(2, 7), st.integers(1, 3), st.integers(1, 5), st.booleans())
 def test_powers_with_a_letter_are_collected(b: int, k: int, c: int, divided: bool) -> None:
     assume(c != 1)
@@ -122,7 +123,7 @@ def test_powers_with_a_letter_are_collected(b: int, k: int, c: int, divided: boo
     assert answer == (str(number) if divided else f"{number}*{b}^n")
 
 
-@settings(max_examples=40, deadline=None)
+@examples(40)
 @given(POSITIVE, SMALL, POSITIVE, SMALL)
 def test_two_absolute_values_give_both_cases(a: int, b: int, c: int, d: int) -> None:
     assume(a != c and b and d)
@@ -134,7 +135,7 @@ def test_two_absolute_values_give_both_cases(a: int, b: int, c: int, d: int) -> 
     assert {Fraction(answer) for answer in answers} == wanted
 
 
-@settings(max_examples=30, deadline=None)
+@examples(30)
 @given(st.sampled_from([2, 3, 5, 6, 7]), st.integers(1, 5), st.integers(1, 7))
 def test_equations_with_roots_as_coefficients_end_rationalised(r: int, a: int, c: int) -> None:
     text = f"sqrt({r})x = {a}x + {c}"

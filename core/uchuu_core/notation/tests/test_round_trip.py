@@ -1,23 +1,24 @@
 """Reading back what a writer wrote gives the same tree."""
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 
 from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, plain, read, shown, spoken
 from uchuu_core.tests.support.cases import cases
 from uchuu_core.tests.support.generators import expressions
+from uchuu_core.tests.support.quick import examples
 from uchuu_core.tree.nodes import Expr
 
 
 @given(expressions())
-@settings(max_examples=400)
+@examples(400)
 def test_plain_notation_round_trips(node: Expr) -> None:
     assert read(plain(node), "plain") == node
 
 
 @given(expressions())
-@settings(max_examples=400)
+@examples(400)
 def test_latex_round_trips(node: Expr) -> None:
     assert read(latex(node), "latex") == node
 

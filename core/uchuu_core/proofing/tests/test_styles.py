@@ -3,11 +3,12 @@
 from dataclasses import dataclass
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from uchuu_core import Problem, proof, work
 from uchuu_core.proofing.items import items_of
+from uchuu_core.tests.support.quick import examples
 
 PROBLEMS = (
     ("solve", "3(x - 2) = 9", "Solve"),
@@ -61,7 +62,7 @@ def _key(style: Style, chosen: list[int], whole: bool) -> str:
 @given(
     STYLES, st.lists(st.sampled_from(range(len(PROBLEMS))), min_size=1, max_size=6), st.booleans()
 )
-@settings(max_examples=150)
+@examples(150)
 def test_problems_and_lines_are_found_in_every_style(
     style: Style, chosen: list[int], whole: bool
 ) -> None:
@@ -74,7 +75,7 @@ def test_problems_and_lines_are_found_in_every_style(
 
 
 @given(STYLES, st.sampled_from(range(len(PROBLEMS))))
-@settings(max_examples=25)
+@examples(25)
 def test_a_right_key_holds_in_every_style(style: Style, index: int) -> None:
     report = proof(_key(style, [index], True), Problem("simplify", ""))
 

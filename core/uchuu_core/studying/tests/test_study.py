@@ -5,12 +5,13 @@ from fractions import Fraction
 from typing import Any
 
 import pytest
-from hypothesis import given, settings
+from hypothesis import given
 from hypothesis import strategies as st
 
 from uchuu_core import Failure, check, problem_from, study
 from uchuu_core.answers.features import Curve
 from uchuu_core.notation import latex, plain, read
+from uchuu_core.tests.support.quick import examples
 
 SMALL = st.integers(-6, 6)
 
@@ -44,7 +45,7 @@ def _value(f: dict[str, Any], x: Fraction | int) -> Fraction:
 
 
 @given(functions())
-@settings(max_examples=60, deadline=None)
+@examples(60)
 def test_every_feature_is_found_again(f: dict[str, Any]) -> None:
     text = (
         f"({f['lead']}*{_product(f['zeros'] + f['holes'])})/({_product(f['poles'] + f['holes'])})"
@@ -95,7 +96,7 @@ def _near(places: list[int], x: float) -> float:
 
 
 @given(functions(), st.integers(1, 3))
-@settings(max_examples=40, deadline=None)
+@examples(40)
 def test_a_feature_that_is_off_is_wrong(f: dict[str, Any], off: int) -> None:
     text = (
         f"({f['lead']}*{_product(f['zeros'] + f['holes'])})/({_product(f['poles'] + f['holes'])})"

@@ -5,12 +5,13 @@ from random import Random
 from typing import Any
 
 import pytest
-from hypothesis import assume, given, settings
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.oracle import are_close, value
+from uchuu_core.tests.support.quick import examples
 from uchuu_core.tree.nodes import Number, Power, Relation
 from uchuu_core.tree.paths import parts
 from uchuu_core.tree.shape import outline, structure, unnamed, unordered
@@ -94,7 +95,7 @@ def test_powers_of_one_base_stay_powers_of_one_base(seed: int) -> None:
 
 
 @given(st.integers(-9, 9), SEED)
-@settings(max_examples=60)
+@examples(60)
 def test_a_fitted_equation_has_the_wanted_solution(wanted: int, seed: int) -> None:
     line = read("3(x + 4) - 5 = 2x + 11")
     assert isinstance(line, Relation)
