@@ -16,7 +16,7 @@ from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.written import tree_of
 from uchuu_core.lawbook.judging import FITS_BEFORE_NOT_HERE, IS_NOT, TRY
 from uchuu_core.lawbook.says import Says, listed, mathematics
-from uchuu_core.moves.errors import copying
+from uchuu_core.moves.errors import copying, found_otherwise
 from uchuu_core.notation import latex, plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
@@ -67,16 +67,19 @@ def _error_beside(step: Step, context: Context) -> LineError | None:
         before, after = Relation(left, "=", right), line
     counter = counter_says(step.judgement.counter, line)
     if is_check:
-        changed = changed_parts(without_brackets(before), without_brackets(after))
-        key = copying.NUMBER_CHANGED.key
-        if len(changed) != 1 or not isinstance(changed[0], Number):
-            found = [e for e in errors_that_reproduce(before, after, ()) if e.error in PEN]
-            if not found:
-                return None
-            key = found[0].error
-        return worded(key, before, counter, [], own)
+        if not _is_miscopied(before, after):
+            return None
+        return worded(found_otherwise.CHECK_MISCOPIED.key, before, counter, [], own)
     named = errors_that_reproduce(before, after, moves_of(own))
     return worded(named[0].error, None, counter, [], own) if named else None
+
+
+def _is_miscopied(before: Line, after: Line) -> bool:
+    """Whether one number, sign or term changed between what was to be put in and what was."""
+    changed = changed_parts(without_brackets(before), without_brackets(after))
+    if len(changed) == 1 and isinstance(changed[0], Number):
+        return True
+    return any(found.error in PEN for found in errors_that_reproduce(before, after))
 
 
 def worded(

@@ -155,7 +155,7 @@ def test_a_check_in_a_miscopied_equation_is_named() -> None:
     found = check(problem_from({"task": "solve", "given": "2x+1=7", "lines": lines}))["lines"][1]
 
     assert found["error"] is not None
-    assert found["error"]["id"] == "copy-number-changed"
+    assert found["error"]["id"] == "check-in-miscopied-equation"
     assert found["error"]["instead"] == "2*3 + 1 = 7"
 
 

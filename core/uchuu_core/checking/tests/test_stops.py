@@ -10,6 +10,14 @@ from uchuu_core import check, problem_from
     [
         ("solve", "2x^2=7", "x=+-sqrt(7/2)", ["rationalised"], "stop-root-in-denominator"),
         ("solve", "5x^2=3", "x=+-sqrt(3)/sqrt(5)", ["rationalised"], "stop-root-in-denominator"),
+        (
+            "simplify",
+            "2x+1/sqrt(2)+3x",
+            "2x+3x+1/sqrt(2)",
+            ["rationalised"],
+            "stop-root-in-denominator",
+        ),
+        ("simplify", "(2x+2)/(4x+4y)", "(2x+2)/(4(x+y))", ["factored"], "stop-not-fully-factored"),
         ("solve", "5x^2=3", "x=+-sqrt(3)/sqrt(5)", [], "stop-root-in-denominator"),
         ("solve", "x^2-98=0", "x=+-sqrt(98)", [], "stop-root-not-simplified"),
         ("solve", "x^2-5x-6=0", "x=12/2 or x=-2/2", [], "stop-like-terms-left"),

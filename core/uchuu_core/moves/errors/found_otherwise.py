@@ -63,6 +63,7 @@ EXCLUDED_FROM_TOP = _found(
 LETTERS_SWAPPED = _found(
     "ratfun-asymptote-letters-swapped", "(x+3)/(x-1)", "vertical asymptote: y = 1"
 )
+CHECK_MISCOPIED = _found("check-in-miscopied-equation", "2x+1=7", "2*3+2=7")
 
 ERRORS = (
     BRANCH_LOST,
@@ -85,4 +86,5 @@ ERRORS = (
     VERTICAL_SHIFT,
     EXCLUDED_FROM_TOP,
     LETTERS_SWAPPED,
+    CHECK_MISCOPIED,
 )

@@ -1,13 +1,15 @@
 """Errors in undoing what was done to the unknown: the wrong operation, the wrong number, the wrong side."""
 
 from collections.abc import Iterator
+from typing import Literal
 
 from uchuu_core.moves.conditions import Different, Nonzero, NotNumeral, Numeral, numeral
 from uchuu_core.moves.errors.quadratics import both_ways
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Rewrite, error_of, error_on_line
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Line, Relation, Root, Sum
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Expr, Line, Quotient, Relation, Root, Sum, Term
 from uchuu_core.tree.paths import letters
 
 _SCALED = (Numeral("a"), Nonzero("a"), Numeral("b"), NotNumeral("x"), Different("a", "b"))
@@ -35,6 +37,28 @@ def _rooted(line: Line) -> Iterator[Line]:
     for left, right in both_ways(line):
         if isinstance(left, Root) and letters(left) and numeral(right) is not None:
             yield Relation(left.radicand, "=", Root(left.index, right))
+
+
+def _ones_taken(line: Line) -> Iterator[Line]:
+    """Take 1 from (or add 1 to) every fraction of one side, and leave the other side as it is."""
+    for left, right in both_ways(line):
+        terms = build.terms_of(left)
+        if len(terms) < 2 or not all(_is_fraction(term.body) for term in terms):
+            continue
+        for sign in ("-", "+"):
+            yield Relation(build.total(_with_one(term, sign) for term in terms), "=", right)
+
+
+def _is_fraction(part: Expr) -> bool:
+    return isinstance(part, Quotient) and bool(letters(part.numerator))
+
+
+def _with_one(term: Term, sign: Literal["+", "-"]) -> Term:
+    """Return ``(a ± b)/b`` for ``a/b``."""
+    assert isinstance(term.body, Quotient)
+    top, bottom = term.body.numerator, term.body.denominator
+    both = without_brackets(build.total((*build.terms_of(top), Term(sign, bottom))))
+    return Term(term.sign, Quotient(both, bottom))
 
 
 DIVIDED_UPSIDE_DOWN = error_of(
@@ -106,6 +130,15 @@ OTHER_COEFFICIENT = error_of(
     "3x^2=x+2",
     "3+x=sqrt(x+2)",
 )
+ONES_ONE_SIDE = error_on_line(
+    "one-subtracted-one-side",
+    _ones_taken,
+    "(x-3)/4+(x-1)/6=2",
+    "(x-3-4)/4+(x-1-6)/6=2",
+    "x-3+x-1=2",
+    common=Common.NOW_AND_THEN,
+    is_invited=False,
+)
 
 ERRORS = (
     DIVIDED_UPSIDE_DOWN,
@@ -117,4 +150,5 @@ ERRORS = (
     OWN_DENOMINATOR,
     ROOTED_INSTEAD,
     OTHER_COEFFICIENT,
+    ONES_ONE_SIDE,
 )

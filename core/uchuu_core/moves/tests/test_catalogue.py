@@ -55,6 +55,8 @@ def _judged_wrong(example: Example, key: str) -> bool:
         lines = ["x+6=x^2", "(x-3)(x+2)=0", example.after]
     if key == "rateq-extraneous-kept":
         lines = ["x=3"]
+    if key == "check-in-miscopied-equation":
+        lines = ["x=3", example.after]
     record = {"task": task, "given": example.before, "lines": lines}
     return bool(check(problem_from(record))["error"] == key)
 
