@@ -19,9 +19,9 @@ from uchuu_core.inspecting.problem import inspect
 from uchuu_core.nudging.nudges import nudge
 from uchuu_core.proofing.proof import proof, repeats
 from uchuu_core.telling.tell import tell
+from uchuu_core.twinning.asked import twin
 from uchuu_core.twinning.climbs import climb
 from uchuu_core.twinning.families import FAMILIES, family
-from uchuu_core.twinning.twin import twin
 from uchuu_core.working.comparison import compare
 from uchuu_core.working.problem import study, work
 

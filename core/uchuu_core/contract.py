@@ -60,8 +60,10 @@ class Problem:
 
     ``explained``: so many first lines need no law or error: the asker knows them.
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
-    ``own``: the teacher's own errors. ``seed``: for what is chosen at random. ``avoid``: problems
-    that a twin must not be.
+    ``own``: the teacher's own errors. ``seen``: keys of errors that this student or class made
+    before, likelier than others that are as near. ``most``: forks of a line that are asked for.
+    ``seed``: for what is chosen at random. ``avoid``: problems that a twin must not be.
+    ``tempting``: in a twin the best known wrong route should work out as nicely as the right one.
     """
 
     task: Task
@@ -75,8 +77,11 @@ class Problem:
     explains: bool = True
     explained: int = 0
     own: tuple[OwnError, ...] = ()
+    seen: tuple[str, ...] = ()
+    most: int = 3
     seed: int = 0
     avoid: tuple[str, ...] = ()
+    tempting: bool = False
 
     def read(self, text: str, unknown: str | None = None) -> Line:
         """Return *text* read under the problem's house rules (``read``'s failures)."""
@@ -88,7 +93,8 @@ class Problem:
 class LineError:
     """The named error behind a wrong line (contract, ``check`` → ``error``).
 
-    ``says`` is what to tell the student; ``instead`` the right line at that place.
+    ``says`` is what to tell the student; ``instead`` the right line at that place; ``apart``: what to ask
+    for where another error explains the line as well.
     """
 
     id: str
@@ -97,6 +103,7 @@ class LineError:
     instead: Line | None
     counter: Says | None
     also: list[str] = field(default_factory=list)
+    apart: Says | None = None
 
 
 def problem_from(record: Any) -> Problem:
@@ -110,6 +117,7 @@ def problem_from(record: Any) -> Problem:
     for listed, most, what in (
         (problem.lines, limits.LINES, "lines are read"),
         (problem.own, limits.OWN_ERRORS, "own errors are used at once"),
+        (problem.seen, limits.SEEN_ERRORS, "earlier errors are taken into account"),
         (problem.avoid, limits.AVOIDED, "problems can be avoided"),
     ):
         if len(listed) > most:

@@ -22,6 +22,8 @@ ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200
 OWN_ERRORS = 40
+SEEN_ERRORS = 100
+"""Errors that a student or class made before."""
 AVOIDED = 400
 """Problems that a twin must not be."""
 PATTERN_LETTERS = 5

@@ -25,9 +25,9 @@ from uchuu_core.nudging.nudges import nudge
 from uchuu_core.proofing.items import Key, KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
 from uchuu_core.telling.tell import tell
+from uchuu_core.twinning.asked import twin
 from uchuu_core.twinning.climbs import climb
 from uchuu_core.twinning.families import family
-from uchuu_core.twinning.twin import twin
 from uchuu_core.working.comparison import compare
 from uchuu_core.working.problem import study, work
 

@@ -9,7 +9,10 @@ from uchuu_core.answers.terms import Proof, Role, Verdict
 
 
 class NamedError(TypedDict):
-    """The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line."""
+    """The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
+
+    ``apart``: what to ask for where the first of the others explains the line as well.
+    """
 
     id: str
     name: str
@@ -20,6 +23,8 @@ class NamedError(TypedDict):
     counter_parts: list[Piece]
     also: list[str]
     also_names: list[str]
+    apart: NotRequired[str]
+    apart_parts: NotRequired[list[Piece]]
 
 
 _Conditions = TypedDict(

@@ -30,6 +30,7 @@ class Fork(Screening):
     """A wrong line after line ``after`` (0: the given), and the answer in which it ends.
 
     ``hidden``: it ends in the right answer; the exercise cannot tell this error from the law.
+    ``crossed_out``: the line stands crossed out in the example: a proven trap.
     """
 
     says: str
@@ -41,6 +42,7 @@ class Fork(Screening):
     also: NotRequired[list[str]]
     also_names: NotRequired[list[str]]
     hidden: NotRequired[bool]
+    crossed_out: NotRequired[bool]
 
 
 class Forks(TypedDict):

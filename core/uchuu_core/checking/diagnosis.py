@@ -94,6 +94,8 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
     is_pen = moves is _PEN
     if not any(isinstance(part, Quotient) for part in parts_of(states.start)):
         moves = tuple(move for move in moves if move.key not in _CLEARING)
+    if not letters(states.start):  # numbers are worked out: nobody factors them
+        moves = tuple(move for move in moves if move.due is not Family.FACTORS)
     for steps, state in enumerate(states):
         hits = 0
         parts = Places(state)
@@ -133,7 +135,7 @@ def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -
 
 def _opened_again(move: Move, wrong: Line, target: Target) -> bool:
     """Whether a factor would be taken out wrongly and then multiplied in again on the same line."""
-    if move.due is not Family.FACTORS or target.has_bracket or not letters(target.line):
+    if move.due is not Family.FACTORS or target.has_bracket:
         return False
     return has_bracket(wrong)
 

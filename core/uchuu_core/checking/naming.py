@@ -1,9 +1,12 @@
 """The error behind a wrong line, as the contract has it: its name, what to say, the right line, numbers."""
 
+from collections.abc import Container
+from dataclasses import replace
+
 from uchuu_core.answers.checked import NamedError
 from uchuu_core.checking.context import Context
 from uchuu_core.checking.diagnosis import errors_that_reproduce
-from uchuu_core.checking.judgement import is_statement
+from uchuu_core.checking.judgement import Judgement, is_statement
 from uchuu_core.checking.original import put_in
 from uchuu_core.checking.own_errors import moves_of, wording_of
 from uchuu_core.checking.right_line import right_feature, right_line
@@ -11,6 +14,8 @@ from uchuu_core.checking.state_errors import state_error
 from uchuu_core.checking.steps import (
     Step,
 )
+from uchuu_core.checking.target import Found
+from uchuu_core.checking.telling_apart import is_as_near, told_apart
 from uchuu_core.contract import LineError, OwnError
 from uchuu_core.kernel.equality import Counter
 from uchuu_core.kernel.written import tree_of
@@ -26,8 +31,11 @@ PEN = {error.key for error in copying.ERRORS}
 """Slips of the pen."""
 
 
-def named_error(step: Step, context: Context) -> LineError | None:
-    """Return the error behind a line that was refused, None when none is found."""
+def named_error(step: Step, context: Context, seen: Container[str] = ()) -> LineError | None:
+    """Return the error behind a line that was refused, None when none is found.
+
+    ``seen``: errors that the student made before: named first of those that are equally near.
+    """
     before, line, judgement = step.before, step.line, step.judgement
     if judgement.is_aside:
         return _error_beside(step, context)
@@ -40,12 +48,30 @@ def named_error(step: Step, context: Context) -> LineError | None:
         else:
             instead = right_line(before, line, None, context)
         return worded(state, instead, counter, [], own)
-    found = errors_that_reproduce(before, line, moves_of(own))
+    found = _made_before_first(errors_that_reproduce(before, line, moves_of(own)), seen)
     if not found:
         return None
     instead = right_line(before, line, found[0], context)
     also = [item.error for item in found[1:4] if item.error != found[0].error]
-    return worded(found[0].error, instead, counter, also, own)
+    named = worded(found[0].error, instead, counter, also, own)
+    return replace(named, apart=told_apart(before, found, own))
+
+
+def named_key(before: Line, line: Line, judgement: Judgement, context: Context) -> str | None:
+    """Return the key of the error behind a refused line of the chain, None when none is found."""
+    state = state_error(before, line, judgement, context)
+    if state is not None:
+        return state
+    found = errors_that_reproduce(before, line, moves_of(context.problem.own))
+    return found[0].error if found else None
+
+
+def _made_before_first(found: list[Found], seen: Container[str]) -> list[Found]:
+    """Return *found* with an error that was made before in front, where it is as near as the first."""
+    for item in found[1:]:
+        if item.error in seen and found[0].error not in seen and is_as_near(item, found[0]):
+            return [item, *(other for other in found if other is not item)]
+    return found
 
 
 def _error_beside(step: Step, context: Context) -> LineError | None:
@@ -92,7 +118,7 @@ def worded(
 
 def error_record(error: LineError, own: tuple[OwnError, ...]) -> NamedError:
     """Return the contract's record of *error*."""
-    return {
+    record: NamedError = {
         "id": error.id,
         "name": error.name,
         "says": error.says,
@@ -103,6 +129,9 @@ def error_record(error: LineError, own: tuple[OwnError, ...]) -> NamedError:
         "also": error.also,
         "also_names": [wording_of(key, own).name for key in error.also],
     }
+    if error.apart is not None:
+        record |= {"apart": error.apart.text, "apart_parts": error.apart.parts}
+    return record
 
 
 def counter_says(counter: Counter | None, line: Line) -> Says | None:

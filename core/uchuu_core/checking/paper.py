@@ -59,7 +59,7 @@ def check(problem: Problem) -> Checked:
     records: list[CheckedLine] = []
     first_wrong: int | None = None
     error: str | None = None
-    turn = _Turn(problem, len(steps))
+    turn, seen = _Turn(problem, len(steps)), set(problem.seen)
     written = context.given
     for number, step in enumerate(steps, start=1):
         text = problem.lines[number - 1]
@@ -74,12 +74,14 @@ def check(problem: Problem) -> Checked:
         record = _record(text, step, context)
         explains = turn.has_come(number, before)
         if judgement.verdict in ("wrong", "loses"):
-            named = named_error(step, context) if explains else None
+            named = named_error(step, context, seen) if explains else None
             record["error"] = error_record(named, problem.own) if named else None
             if explains and not isinstance(line, Feature) and (not named or named.id in PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
+            if named:
+                seen.add(named.id)
         elif judgement.verdict in ("ok", "may-add"):
             if explains and not judgement.says:
                 _explain(record, step, written, context)

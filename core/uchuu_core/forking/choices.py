@@ -10,14 +10,12 @@ from uchuu_core.checking.context import Context
 from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
+from uchuu_core.forking.example import Example, example_of, read_example
 from uchuu_core.forking.forks import (
     MOST_ASKED,
-    Example,
     Fork,
     as_record,
-    example_of,
     forks_of,
-    read_example,
 )
 from uchuu_core.moves.errors import found_otherwise
 from uchuu_core.notation import plain, shown

@@ -8,28 +8,24 @@ from typing import Any
 from uchuu_core.answers.forked import Fork as ForkRecord
 from uchuu_core.answers.forked import Forks
 from uchuu_core.checking.context import Context, context_of
-from uchuu_core.checking.diagnosis import directly_reproduced, errors_that_reproduce
-from uchuu_core.checking.entries import readable_lines
+from uchuu_core.checking.diagnosis import directly_reproduced
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.checking.line import judged
-from uchuu_core.checking.naming import counter_says
+from uchuu_core.checking.naming import counter_says, named_key
 from uchuu_core.checking.own_errors import moves_of, wording_of
-from uchuu_core.checking.reasons import said_at
-from uchuu_core.checking.state_errors import state_error
-from uchuu_core.checking.steps import Step, judged_steps, same_end, solutions_or_none
-from uchuu_core.checking.worked_reasons import Asked
+from uchuu_core.checking.steps import same_end, solutions_or_none
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.forking.candidates import Candidate, State, candidates
+from uchuu_core.forking.example import Example, read_example
 from uchuu_core.forking.order import how_known, told_in_order
 from uchuu_core.forking.stated import kept_candidates, stated
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.written import described
-from uchuu_core.lawbook.law import Law
 from uchuu_core.lawbook.says import Says
-from uchuu_core.methods.catalogue import applicable, chosen
-from uchuu_core.methods.method import Method, at_density
+from uchuu_core.methods.catalogue import applicable
+from uchuu_core.methods.method import Method
 from uchuu_core.moves.catalogue import commonness
 from uchuu_core.moves.errors import found_otherwise
 from uchuu_core.notation import plain, read, shown
@@ -38,7 +34,7 @@ from uchuu_core.tree.shape import unordered
 from uchuu_core.working.lines import WorkedLine, worked_lines
 
 MOST_PER_LINE = 3
-"""Forks of one line that a teacher is shown: more would hide the common ones."""
+"""Forks of one line that a teacher is shown unless more are asked for: more would hide the common ones."""
 MOST_TRIED = 3
 """Candidates that are carried on for each fork of a line that is asked for; the others are less likely."""
 MOST_ASKED = 6
@@ -50,7 +46,8 @@ class Fork:
     """A wrong line after line ``after`` (0: the given) and where it ends, carried on by laws.
 
     ``end`` is None when no method goes on from the wrong line; ``hidden``: the end equals the right
-    answer, so the exercise cannot tell this error from the law; ``also``: errors that write the same line.
+    answer, so the exercise cannot tell this error from the law; ``also``: errors that write the same
+    line; ``is_crossed_out``: the line stands crossed out in the example.
     """
 
     after: int
@@ -60,23 +57,11 @@ class Fork:
     counter: Says | None
     hidden: bool
     also: tuple[str, ...] = ()
+    is_crossed_out: bool = False
 
 
-@dataclass(frozen=True, slots=True)
-class Example:
-    """A worked problem: its lines, the given first, and the laws that lead to each.
-
-    ``laws`` is as long as ``lines``; of a line that nothing explains it is empty.
-    """
-
-    context: Context
-    method: Method | None
-    lines: list[Line]
-    laws: list[frozenset[Law]]
-
-
-def forks(problem: Problem, most: int = MOST_PER_LINE) -> Forks:
-    """Return the contract's ``forks`` answer, most common first, at most *most* after a line.
+def forks(problem: Problem) -> Forks:
+    """Return the contract's ``forks`` answer, most common first, at most ``problem.most`` after a line.
 
     The example is *problem*'s own lines as far as they hold, or the worked lines where it has none.
 
@@ -84,8 +69,10 @@ def forks(problem: Problem, most: int = MOST_PER_LINE) -> Forks:
         Unreadable, TooLarge: the given cannot be read.
         MethodDoesNotApply, OutOfScope: it has no lines and cannot be worked.
     """
-    found = forks_of(read_example(problem), min(most, MOST_ASKED))
-    return {"forks": [as_record(fork, problem) for fork in found]}
+    example = read_example(problem)
+    found = forks_of(example, max(1, min(problem.most, MOST_ASKED)))
+    placed = [replace(fork, after=example.numbers[fork.after]) for fork in found]
+    return {"forks": [as_record(fork, problem) for fork in placed]}
 
 
 def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
@@ -94,69 +81,26 @@ def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
     for candidate in _invited(example):
         by_line.setdefault(candidate.after, []).append(candidate)
     found: dict[tuple[str, str], Fork] = {}
-    for listed in by_line.values():
-        for fork in _of_line(told_in_order(listed, example.laws, example.lines), example, most):
+    for slip in example.slips:
+        by_line.setdefault(slip.after, [])
+    for after, listed in by_line.items():
+        slips = [slip for slip in example.slips if slip.after == after]
+        told = [*slips, *told_in_order(listed, example.laws, example.lines)]
+        for fork in _of_line(told, example, most):
             same = found.setdefault((fork.error, plain(fork.end)), fork)
             if _known(fork, example) < _known(same, example):  # due twice: where one warns of it
                 found[fork.error, plain(fork.end)] = fork
     forked = [*found.values(), *_stopped(example)]
-    return sorted(forked, key=lambda fork: (fork.hidden, commonness(fork.error), fork.after))
+    return sorted(forked, key=_place)
+
+
+def _place(fork: Fork) -> tuple[bool, bool, int, int]:
+    """What was really crossed out here comes first; hidden ones last."""
+    return fork.hidden, not fork.is_crossed_out, commonness(fork.error), fork.after
 
 
 def _known(fork: Fork, example: Example) -> tuple[int, int]:
     return how_known(fork.error, fork.after, example.laws)
-
-
-def read_example(problem: Problem) -> Example:
-    """Return the example that *problem* poses; raises as ``forks``."""
-    return example_of(context_of(problem, readable_lines(problem)))
-
-
-def example_of(context: Context, *, by_method: bool = False) -> Example:
-    """Return the example of the problem: its own lines as far as they hold, or the worked ones.
-
-    ``by_method``: the worked ones in any case.
-
-    Raises:
-        MethodDoesNotApply, OutOfScope: it has no lines and cannot be worked.
-    """
-    problem = context.problem
-    if by_method or not problem.lines:
-        method = chosen(context.posed, problem.task, problem.method)
-        worked = [line.moment.line for line in worked_lines(context, method, "board")]
-        laws = _laws_between(method, context, worked)
-        return Example(context, method, [context.given, *worked], [frozenset(), *laws])
-    states, laws = [context.given], [frozenset[Law]()]
-    for step in judged_steps(readable_lines(problem), context):
-        if not isinstance(step, Step) or step.judgement.verdict not in ("ok", "may-add"):
-            break
-        if not step.judgement.is_aside:
-            states.append(step.line)
-            laws.append(_laws_of(step, context))
-    with suppress(Failure):
-        method = chosen(context.posed, problem.task, problem.method)
-        return Example(context, method, states, laws)
-    return Example(context, None, states, laws)
-
-
-def _laws_of(step: Step, context: Context) -> frozenset[Law]:
-    """Return the laws that explain a teacher's own line, none where nothing is said of it."""
-    problem = context.problem
-    asked = Asked(problem.task, problem.method, problem.house.density)
-    says = said_at(context.posed, step.before, step.line, asked, context.ring)
-    return says.laws if says else frozenset()
-
-
-def _laws_between(method: Method, context: Context, worked: list[Line]) -> list[frozenset[Law]]:
-    """Return the laws that lead to each line of *worked*, those left out at board density too."""
-    found: list[frozenset[Law]] = []
-    laws: set[Law] = set()
-    for moment in at_density(method.moments(context.posed), "fine"):
-        laws.add(moment.law)
-        if len(found) < len(worked) and moment.line == worked[len(found)]:
-            found.append(frozenset(laws))
-            laws = set()
-    return [*found, *[frozenset[Law]()] * (len(worked) - len(found))]
 
 
 def _invited(example: Example) -> list[Candidate]:
@@ -219,11 +163,7 @@ def _is_named(candidate: Candidate, judgement: Judgement, context: Context) -> b
     if judgement.verdict == "ok":
         luck = directly_reproduced(before, wrong, own)
         return luck is not None and luck.error == candidate.error
-    state = state_error(before, wrong, judgement, context)
-    if state is not None:
-        return state == candidate.error
-    found = errors_that_reproduce(before, wrong, own)
-    return bool(found) and found[0].error == candidate.error
+    return named_key(before, wrong, judgement, context) == candidate.error
 
 
 def carried_on(wrong: Line, problem: Problem, method: Method | None) -> list[WorkedLine] | None:
@@ -257,7 +197,8 @@ def _fork(candidate: Candidate, example: Example) -> Fork | None:
     if end is None or (judgement.verdict == "ok" and not hidden):
         return None
     counter = counter_says(judgement.counter, wrong)
-    return Fork(candidate.after, candidate.error, wrong, end, counter, hidden)
+    crossed_out = candidate in example.slips
+    return Fork(candidate.after, candidate.error, wrong, end, counter, hidden, (), crossed_out)
 
 
 def _end(wrong: Line, example: Example) -> Line | None:
@@ -328,4 +269,6 @@ def as_record(fork: Fork, problem: Problem) -> ForkRecord:
         record["also_names"] = [wording_of(error, problem.own).name for error in fork.also]
     if fork.hidden:
         record["hidden"] = True
+    if fork.is_crossed_out:
+        record["crossed_out"] = True
     return record

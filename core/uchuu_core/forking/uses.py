@@ -8,14 +8,13 @@ from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
 from uchuu_core.failures import BadRequest, OutOfScope
+from uchuu_core.forking.example import Example, read_example
 from uchuu_core.forking.forks import (
     MOST_ASKED,
-    Example,
     Fork,
     as_record,
     carried_on,
     forks_of,
-    read_example,
 )
 from uchuu_core.moves.catalogue import commonness, wordings
 from uchuu_core.notation import plain, shown

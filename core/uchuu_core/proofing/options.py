@@ -7,7 +7,8 @@ from uchuu_core.checking.paper import check
 from uchuu_core.checking.steps import same_end
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
-from uchuu_core.forking.forks import MOST_ASKED, Fork, forks_of, read_example
+from uchuu_core.forking.example import read_example
+from uchuu_core.forking.forks import MOST_ASKED, Fork, forks_of
 from uchuu_core.tree.nodes import Line
 
 

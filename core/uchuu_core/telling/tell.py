@@ -7,7 +7,8 @@ from uchuu_core.checking.entries import Entry, readable_lines, shown_entry
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
-from uchuu_core.forking.forks import as_record, forks_of, read_example
+from uchuu_core.forking.example import read_example
+from uchuu_core.forking.forks import as_record, forks_of
 from uchuu_core.lawbook.register import LAWS
 from uchuu_core.notation import plain, shown
 from uchuu_core.notation.sides import sides
@@ -86,8 +87,9 @@ def _watch(problem: Problem) -> dict[int, list[Watch]]:
     """Return the most common forks of every line."""
     found: dict[int, list[Watch]] = {}
     with suppress(Failure):
-        for fork in forks_of(read_example(problem)):
-            listed = found.setdefault(fork.after, [])
+        example = read_example(problem)
+        for fork in forks_of(example):
+            listed = found.setdefault(example.numbers[fork.after], [])
             if len(listed) < MOST_WARNINGS and not fork.hidden:
                 record = as_record(fork, problem)
                 listed.append(

@@ -1,11 +1,11 @@
-"""The ``twin`` operation of the contract: draw other numbers, keep what is worked like the original.
+"""Twins: draw other numbers, keep what is worked like the original.
 
 Drawing (``draws``, ``fitting``) knows how to keep zeros, roots and bases what they were; whether the
 result is a twin is decided by working it: the judge of papers holds every line, the route has to be the
 same and the answer of the same kind. Everything follows from the seed; nothing depends on time.
 """
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 from random import Random
@@ -33,6 +33,13 @@ DRAWN = 800
 """Candidates that are drawn before a structure is said to have no room."""
 WORKED = 60
 """Candidates that are worked before the nearest one is taken, or none."""
+
+MOST_REFUSED = 16
+"""Twins that are looked at for one in which a wrong route works out too."""
+NONE_TEMPTS = (
+    "No other numbers were found with which a common wrong route works out as nicely. "
+    "Take an ordinary twin, or another problem."
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,22 +76,13 @@ def original_of(problem: Problem) -> Original:
     return Original(context, likeness(context, problem.method)[0])
 
 
-def twin(problem: Problem) -> TwinRecord:
-    """Return the contract's ``twin`` answer; ``problem.avoid`` names problems that it must not be.
-
-    Raises:
-        Unreadable, TooLarge, MethodDoesNotApply: as ``work``.
-        OutOfScope: the problem cannot be worked, or its structure has no room for other numbers.
-    """
-    original = original_of(problem)
-    taken = {
-        unordered(context_of(replace(problem, given=text), []).given) for text in problem.avoid
-    }
-    return as_record(twin_of(original, problem.seed, taken), problem.seed)
-
-
-def twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
-    """Return the twin of *seed* that is not among *taken* (unordered forms).
+def twin_of(
+    original: Original,
+    seed: int,
+    taken: set[Any],
+    fits: Callable[[Twin], bool] | None = None,
+) -> Twin:
+    """Return the twin of *seed* that is not among *taken* (unordered forms) and that *fits*.
 
     Raises:
         OutOfScope: there is no room for other numbers.
@@ -95,7 +93,7 @@ def twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
     chance = Random(f"{seed} {plain(given)}")
     taken = taken | {unordered(given)}
     nearest: Twin | None = None
-    worked = 0
+    worked = refused = 0
     for line in candidates(original, chance):
         if unordered(line) in taken:
             continue
@@ -103,11 +101,19 @@ def twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
         worked += 1
         if found is not None:
             if found.likeness.laws == original.likeness.laws:
-                return found
+                if fits is None or fits(found):
+                    return found
+                refused += 1
+            if refused == MOST_REFUSED:
+                raise OutOfScope(NONE_TEMPTS)
+            if fits is not None:
+                continue
             if nearest is None or _distance(found, original) < _distance(nearest, original):
                 nearest = found
         if worked == WORKED:
             break
+    if fits is not None:
+        raise OutOfScope(NONE_TEMPTS)
     if nearest is None or _distance(nearest, original) > len(original.likeness.laws) // 2:
         raise OutOfScope(
             "No other numbers were found with which this works out the same way. "

@@ -18,7 +18,7 @@ def _record(task: str, given: str) -> dict[str, Any]:
 
 
 def _found(task: str, given: str, most: int = MOST_PER_LINE) -> list[Fork]:
-    return forks(problem_from(_record(task, given)), most)["forks"]
+    return forks(problem_from({**_record(task, given), "most": most}))["forks"]
 
 
 def _first(task: str, given: str, after: int = 0) -> str:

@@ -1,5 +1,6 @@
 """Mathematics inside a sentence, as text: √ and ², never ``sqrt(`` or ``^2``. Not meant to be read back."""
 
+import re
 from typing import ClassVar
 
 from uchuu_core.notation.writers.plain import Writer
@@ -8,6 +9,7 @@ from uchuu_core.tree.nodes import Expr, Line, Number, Root
 _RAISED = str.maketrans("0123456789-−", "⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁻")
 _RELATIONS = {"!=": "≠", "<=": "≤", ">=": "≥"}
 _ROOTS = {2: "√", 3: "∛"}
+_BARE_ROOT = re.compile("[⁰¹²³⁴⁵⁶⁷⁸⁹]*[√∛]")
 
 
 class _Readable(Writer):
@@ -18,7 +20,7 @@ class _Readable(Writer):
 
     def power(self, base: str, exponent: str) -> str:
         bare = exponent.removeprefix("(").removesuffix(")")
-        base = f"({base})" if "√" in base[:2] or "∛" in base[:2] else base
+        base = f"({base})" if _BARE_ROOT.match(base) else base
         is_whole = bare.removeprefix("−").isdecimal()
         return base + (bare.translate(_RAISED) if is_whole else f"^{exponent}")
 
