@@ -102,6 +102,8 @@ class TwinsIn(Schema):
     seed: int = 1
     climbs: bool = False
     """A run from easier to harder instead of problems that are as hard."""
+    tempting: bool = False
+    """Twins in which a common wrong route works out as nicely as the right one."""
 
 
 class FamilyIn(Schema):

@@ -1812,6 +1812,8 @@ export interface components {
         /**
          * NamedError
          * @description The error behind a line. ``also``: other errors that reproduce it; ``instead``: a right line.
+         *
+         *     ``apart``: what to ask for where the first of the others explains the line as well.
          */
         NamedError: {
             /** Id */
@@ -1832,6 +1834,10 @@ export interface components {
             also: string[];
             /** Also Names */
             also_names: string[];
+            /** Apart */
+            apart?: string;
+            /** Apart Parts */
+            apart_parts?: components["schemas"]["Piece"][];
         };
         /**
          * Piece
@@ -1903,6 +1909,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Most */
+            most?: number | null;
         };
         /**
          * Balance
@@ -2303,6 +2311,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Most */
+            most?: number | null;
             /** Methods */
             methods: [
                 string,
@@ -2329,6 +2339,7 @@ export interface components {
          * @description A wrong line after line ``after`` (0: the given), and the answer in which it ends.
          *
          *     ``hidden``: it ends in the right answer; the exercise cannot tell this error from the law.
+         *     ``crossed_out``: the line stands crossed out in the example: a proven trap.
          */
         Fork: {
             /** Error */
@@ -2359,6 +2370,8 @@ export interface components {
             also_names?: string[];
             /** Hidden */
             hidden?: boolean;
+            /** Crossed Out */
+            crossed_out?: boolean;
         };
         /**
          * Forks
@@ -2415,6 +2428,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Most */
+            most?: number | null;
             /** Wrong */
             wrong: string;
         };
@@ -2520,6 +2535,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Most */
+            most?: number | null;
             /** Error */
             error?: string | null;
         };
@@ -3134,6 +3151,11 @@ export interface components {
              * @default false
              */
             climbs: boolean;
+            /**
+             * Tempting
+             * @default false
+             */
+            tempting: boolean;
         };
         /**
          * FamilyIn

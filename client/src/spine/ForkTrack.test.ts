@@ -54,6 +54,13 @@ test('each fork has its end, and says when the problem cannot tell it', () => {
   expect(rows[2]?.text()).toContain(`third${words.forks.or}another`)
 })
 
+test('what was crossed out on this example says so', () => {
+  const forks = [fork('first', { crossed_out: true }), fork('second')]
+  const open = mount(ForkTrack, { props: { forks, open: true, carry: async () => [] } })
+  const said = open.findAll('.row').map((row) => row.text().includes(words.forks.crossedOut))
+  expect(said).toEqual([true, false])
+})
+
 test('a fork opens with its reason and the lines that carry it on, and closes again', async () => {
   const carry = vi.fn(async () => [line('x=3'), line('x=2')])
   const open = track(true, carry)

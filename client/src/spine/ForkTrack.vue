@@ -53,6 +53,7 @@ async function show(fork: Fork): Promise<void> {
           <span class="line"><MathText :latex="fork.wrong_latex" display /></span>
           <span class="words">
             <b>{{ [fork.name, ...(fork.also_names ?? [])].join(words.forks.or) }}</b>
+            <span v-if="fork.crossed_out" class="end">{{ words.forks.crossedOut }}, </span>
             <span class="end">
               <template v-if="fork.hidden">{{ words.forks.hidden }}</template>
               <template v-else-if="fork.ends_in !== fork.wrong">

@@ -87,6 +87,7 @@ export const words = {
     errorName: 'The error',
     also: 'Or',
     orElse: 'or:',
+    apart: 'To tell which',
     rightLine: 'The right line here',
     refuted: 'Numbers that refute it',
     changed: 'New on this line',
@@ -164,6 +165,8 @@ export const words = {
     hidden: 'ends in the right answer: this problem cannot tell',
     looking: 'Looking for forks …',
     none: 'No common error fits the lines so far.',
+    more: 'Less common ones too',
+    crossedOut: 'crossed out here',
   },
   show: {
     open: 'Show to the class',

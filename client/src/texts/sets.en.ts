@@ -71,6 +71,8 @@ export const sets = {
   like: 'More like it',
   twins: 'Twins',
   twinsSays: 'Other numbers, the same way of working, as nice.',
+  tempting: 'Tempting twins',
+  temptingSays: 'Twins in which a common wrong way works out as nicely as the right one.',
   run: 'A run that climbs',
   made: (n: number) =>
     n === 0 ? 'Nothing was added.' : n === 1 ? 'One was added.' : `${n} were added.`,

@@ -46,7 +46,9 @@ def make_twins(*, teacher: User, stored: ProblemSet, wish: TwinsIn) -> MadeProbl
         else:
             for seed in range(wish.seed, wish.seed + wish.count):
                 avoided = _readable([*avoid, *made])
-                found = asker.ask("twin", item.example, seed=seed, avoid=avoided)
+                found = asker.ask(
+                    "twin", item.example, seed=seed, avoid=avoided, tempting=wish.tempting
+                )
                 made.append(found["given"])
     except Failure as failure:
         refused.append(failure.message)

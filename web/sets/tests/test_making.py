@@ -34,6 +34,25 @@ def test_twins_stand_behind_their_problem_and_repeat_nothing(ada: ApiClient) -> 
     assert made["set"]["version"] == stored["version"] + 1
 
 
+def test_tempting_twins_are_asked_for_as_such(ada: ApiClient) -> None:
+    stored = ada.set_of({"task": "evaluate", "given": "20 - 8 ÷ 4*2", "title": "Order"})
+    body = {"example": stored["items"][0]["example"]["id"], "count": 1, "seed": 3}
+
+    plain, tempting = (
+        ada.call("POST", f"/sets/{stored['id']}/twins", {**body, "tempting": tempting}).json()
+        for tempting in (False, True)
+    )
+
+    assert plain["added"] == tempting["added"] == 1
+    asked = [
+        ada.call("POST", "/algebra/forks", {"task": "evaluate", "given": _givens(made["set"])[1]})
+        for made in (plain, tempting)
+    ]
+    ends = [answer.json()["forks"][0]["ends_in"] for answer in asked]
+    assert ends[1].removeprefix("-").isdecimal()
+    assert ends[0] != ends[1]
+
+
 def test_what_has_no_room_for_twins_says_why_and_changes_nothing_else(ada: ApiClient) -> None:
     stored = ada.set_of(BARE, LINEAR)
     body = {"example": stored["items"][0]["example"]["id"], "count": 2}

@@ -41,7 +41,8 @@ const lights = useLights(checked, chosen)
 const posing = ref(false)
 const ownReason = computed(() => content.value.reasons[chosenLine.value?.text ?? ''] ?? '')
 const forking = ref(false)
-const { forks, after: forksAfter, refused: forksRefused, isLooking } = useForks(content, forking)
+const forkLooking = useForks(content, forking)
+const { forks, after: forksAfter, refused: forksRefused, isLooking, wantsMore } = forkLooking
 const comparing = ref(false)
 const nextStep = ref<InstanceType<typeof NextStep> | null>(null)
 const returning = ref(false)
@@ -248,6 +249,9 @@ useKeys({
           <template v-if="forksRefused">{{ forksRefused }}</template>
           <template v-else-if="isLooking">{{ words.forks.looking }}</template>
           <template v-else-if="!forks.length">{{ words.forks.none }}</template>
+          <el-button v-else-if="!wantsMore" @click="forkLooking.askForMore">
+            {{ words.forks.more }}
+          </el-button>
         </p>
         <p v-if="!content.lines.length && !draft" class="quiet first">
           {{ words.bench.noLinesSays }}

@@ -75,6 +75,12 @@ defineProps<{
               {{ words.bench.orElse }} {{ line.error.also_names.join('; ') }}
             </span>
           </dd>
+          <template v-if="line.error.apart">
+            <dt>{{ words.bench.apart }}</dt>
+            <dd>
+              <SentenceText :text="line.error.apart" :pieces="line.error.apart_parts ?? []" />
+            </dd>
+          </template>
           <template v-if="line.error.instead_latex">
             <dt>{{ words.bench.rightLine }}</dt>
             <dd class="formula"><MathText :latex="line.error.instead_latex" display /></dd>

@@ -36,6 +36,22 @@ test('forks are asked for only while they are shown, after a pause, for the line
   leave()
 })
 
+test('less common ones come when they are wanted, until forks are hidden', async () => {
+  const calls = fakeServer(() => ({ body: { forks: [fork(0)] } }))
+  const content = ref({ ...blank(), given: '2x = 4' })
+  const shown = ref(true)
+  const { value: forks, leave } = entered(() => useForks(content, shown))
+  await settled(1000)
+  forks.askForMore()
+  await settled(10)
+  shown.value = false
+  await settled(1000)
+  shown.value = true
+  await settled(1000)
+  expect(calls.map((call) => call.body['most'])).toEqual([null, 6, null])
+  leave()
+})
+
 test('what cannot be forked says why', async () => {
   fakeServer(() => ({ status: 422, body: { code: 'out-of-scope', message: 'Not yet.', at: null } }))
   const content = ref({ ...blank(), given: '2x = 4' })

@@ -9,6 +9,8 @@ export type Fork = Schemas['Fork']
 
 /** Milliseconds without a change before forks are looked for: judging comes first. */
 const PAUSE = 350
+/** Forks of a line where less common ones are wanted too. */
+const MOST = 6
 
 /**
  * @param content the example; forks follow its lines
@@ -16,6 +18,8 @@ const PAUSE = 350
  */
 export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
   const forks = ref<Fork[]>([])
+  /** Whether less common ones are wanted too, until forks are hidden. */
+  const wantsMore = ref(false)
   const refused = ref('')
   const isLooking = ref(false)
   let current: AbortController | null = null
@@ -30,7 +34,7 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
     const control = (current = new AbortController())
     isLooking.value = true
     try {
-      const body = problemOf(content.value)
+      const body = { ...problemOf(content.value), most: wantsMore.value ? MOST : null }
       const found = await result(api.POST('/api/algebra/forks', { body, signal: control.signal }))
       forks.value = found.forks
       refused.value = ''
@@ -45,6 +49,13 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
 
   const soon = later(() => void look(), PAUSE)
   watch([content, isShown], () => soon(), { deep: true, immediate: true })
+  watch(isShown, () => (wantsMore.value = false))
+
+  function askForMore(): void {
+    wantsMore.value = true
+    void look()
+  }
+
   onScopeDispose(() => {
     soon.cancel()
     current?.abort()
@@ -55,5 +66,5 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
     return forks.value.filter((fork) => fork.after === number)
   }
 
-  return { forks, after, refused, isLooking }
+  return { forks, after, refused, isLooking, wantsMore, askForMore }
 }

@@ -6,6 +6,9 @@ import { methodName } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 
+/** Other numbers only; so that a wrong route works out too; from easier to harder. */
+export type Likeness = 'twins' | 'tempting' | 'climbing'
+
 const instruction = defineModel<string>('instruction', { required: true })
 defineProps<{
   /** Its number on the sheet, from 1. */
@@ -19,8 +22,8 @@ defineProps<{
 defineEmits<{
   move: [by: number]
   remove: []
-  /** More like it are wanted: so many, as hard or climbing. */
-  more: [count: number, climbs: boolean]
+  /** More like it are wanted: so many, of this kind. */
+  more: [count: number, kind: Likeness]
 }>()
 
 const wanted = ref(3)
@@ -82,11 +85,18 @@ const wanted = ref(3)
       <el-button
         :disabled="busy"
         :title="`${words.sets.twinsSays} Alt+T`"
-        @click="$emit('more', wanted, false)"
+        @click="$emit('more', wanted, 'twins')"
       >
         {{ words.sets.twins }}
       </el-button>
-      <el-button :disabled="busy" @click="$emit('more', wanted, true)">
+      <el-button
+        :disabled="busy"
+        :title="words.sets.temptingSays"
+        @click="$emit('more', wanted, 'tempting')"
+      >
+        {{ words.sets.tempting }}
+      </el-button>
+      <el-button :disabled="busy" @click="$emit('more', wanted, 'climbing')">
         {{ words.sets.run }}
       </el-button>
     </p>

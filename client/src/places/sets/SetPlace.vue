@@ -12,7 +12,7 @@ import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 import AddProblems from './AddProblems.vue'
 import CoverageTable from './CoverageTable.vue'
-import ItemDetails from './ItemDetails.vue'
+import ItemDetails, { type Likeness } from './ItemDetails.vue'
 import { useSet } from './useSet'
 
 const props = defineProps<{
@@ -104,11 +104,18 @@ function remove(index: number): void {
 
 const at = computed(() => ({ params: { path: { identity: props.id } } }))
 
-function more(count: number, climbs: boolean): Promise<void> {
+function more(count: number, kind: Likeness): Promise<void> {
   return tried(async () => {
     const example = picked.value?.example.id
     if (!example) return
-    const body = { example, count, climbs, seed: Math.floor(Math.random() * 1e6) }
+    const seed = Math.floor(Math.random() * 1e6)
+    const body = {
+      example,
+      count,
+      climbs: kind === 'climbing',
+      tempting: kind === 'tempting',
+      seed,
+    }
     const made = await set.changedBy(() =>
       result(api.POST('/api/sets/{identity}/twins', { ...at.value, body })),
     )
@@ -150,7 +157,7 @@ function copy(): Promise<void> {
 useKeys({
   'Alt+ArrowUp': () => moveChosen(-1),
   'Alt+ArrowDown': () => moveChosen(1),
-  'Alt+T': () => void more(1, false),
+  'Alt+T': () => void more(1, 'twins'),
 })
 </script>
 

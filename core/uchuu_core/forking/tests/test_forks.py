@@ -253,3 +253,35 @@ def test_hostile_examples_have_no_forks_or_say_why() -> None:
             with suppress(Failure):
                 found = forks(problem_from({"task": task, "given": given, "lines": lines}))
                 assert isinstance(found["forks"], list)
+
+
+def test_a_line_that_was_crossed_out_is_the_first_fork_and_counts_as_a_line() -> None:
+    lines = ["~~2x = 14~~", "subtract 4", "2x = 6", "~~x = 6/2 = 4~~", "x = 3"]
+
+    found = forks(problem_from({"task": "solve", "given": "2x+4 = 10", "lines": lines}))["forks"]
+
+    assert (found[0]["wrong"], found[0]["after"]) == ("2x = 14", 0)
+    assert found[0]["crossed_out"] is True
+    assert found[0]["error"] == "lineq-same-sign-when-moved"
+    assert not any(fork.get("crossed_out") for fork in found[1:])
+    assert {fork["after"] for fork in found} <= {0, 3, 5}  # on the lines that are written there
+
+
+@pytest.mark.parametrize(
+    "given", ["20 - 8 + 3*2^2 - 12 ÷ 3 * 2", "(3x - 6)/(x^2 - 4)", "2(x - 3) + 4 = 3x - 5"]
+)
+def test_more_forks_are_the_same_first_ones_and_others(given: str) -> None:
+    task = "evaluate" if "x" not in given else "solve" if "=" in given else "simplify"
+
+    few, many = (
+        forks(problem_from({"task": task, "given": given, "most": most}))["forks"]
+        for most in (3, 6)
+    )
+
+    def wrongs(found: list[Any], after: int) -> list[str]:
+        return [fork["wrong"] for fork in found if fork["after"] == after and "hidden" not in fork]
+
+    for after in {fork["after"] for fork in few}:
+        assert set(wrongs(few, after)) <= set(wrongs(many, after))
+        assert len(wrongs(few, after)) <= 3
+    assert len(many) > len(few)
