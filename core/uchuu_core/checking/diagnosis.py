@@ -24,7 +24,7 @@ from uchuu_core.moves.errors import (
     order_of_operations,
     signs,
 )
-from uchuu_core.moves.move import Effect, Move
+from uchuu_core.moves.move import Effect, Move, able
 from uchuu_core.moves.places import Places
 from uchuu_core.moves.preferred import PREFERRED
 from uchuu_core.tree.build import terms_of, without_brackets
@@ -100,7 +100,7 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
         hits = 0
         parts = Places(state)
         length = len(parts.all) // _PARTS_A_VISIT
-        for move in moves:
+        for move in able(moves, parts.kinds):
             if move.key in _LAST and steps and not is_pen:
                 continue
             for step in move.apply_at(state, parts):
@@ -123,11 +123,11 @@ def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -
     is_plain = not letters(target.line)
     for steps, state in enumerate(islice(states, _MOST_STATES_TWICE)):
         parts = Places(state)
-        for move in moves:
+        for move in able(moves, parts.kinds):
             if move.is_ending or move.key in _LAST:
                 continue
             for once in islice(move.apply_at(state, parts), _MOST_ONCE):
-                for twice in move.apply_at(once.result, Places(once.result)):
+                for twice in move.apply(once.result):
                     near = target.closeness(twice.result)
                     if near is not None and near <= (0 if is_plain else 1):
                         yield Found(move.key, near, steps, twice.result)
@@ -190,7 +190,7 @@ def reproduced_with_more(before: Line, line: Line, own: tuple[Move, ...] = ()) -
             return None
         start = without_brackets(before)
         parts = Places(start)
-        for move in (*SEARCHED, *own):
+        for move in able((*SEARCHED, *own), parts.kinds):
             if move.key not in _LAST and move.may_be_luck:
                 for step in move.apply_at(start, parts):
                     if _leads_to(step.result, target):
@@ -216,7 +216,7 @@ def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Fou
 
 def _written_by_an_error(start: Line, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
     parts = Places(start)
-    for move in moves:
+    for move in able(moves, parts.kinds):
         if move.key in _LAST or not move.may_be_luck:
             continue
         for step in move.apply_at(start, parts):

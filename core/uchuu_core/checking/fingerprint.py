@@ -69,11 +69,18 @@ def _opaque(kind: str, value: int) -> int:
 
 
 def _value(node: Expr, seed: int) -> int:
+    if isinstance(node, (Number, Mixed)):
+        return _numeral(node)
+    if isinstance(node, Symbol):
+        return _letter(node.name, seed)
+    return _composed(node, seed)
+
+
+@lru_cache(maxsize=16_384)  # candidates share nearly all their parts
+def _composed(node: Expr, seed: int) -> int:
     match node:
-        case Number() | Mixed():
-            return _numeral(node)
-        case Symbol(name):
-            return _letter(name, seed)
+        case Number() | Mixed() | Symbol():
+            return _value(node, seed)
         case Signed("-", body):
             return -_value(body, seed) % PRIME
         case Bracket(body):

@@ -14,7 +14,7 @@ from uchuu_core.moves.laws.expanding import (
     common_number,
     divided_terms,
 )
-from uchuu_core.moves.move import Move
+from uchuu_core.moves.move import Move, able
 from uchuu_core.moves.places import Places
 from uchuu_core.tree.build import (
     ONE,
@@ -42,7 +42,8 @@ _TIDYING = (
     expanding.COLLECT,
     exponents.POWER_OF_PRODUCT,
 )
-_ON_EQUATIONS: tuple[Move, ...] = (
+_TIDYING_EQUATIONS: tuple[Move, ...] = (
+    *_TIDYING,
     equations.CLEAR_DENOMINATORS,
     equations.SUBTRACT_BOTH,
     equations.DIVIDE_BOTH,
@@ -123,9 +124,9 @@ def _next_to(found: list[Line]) -> Iterator[Line]:
             yield from _every_term_divided(line)
         else:
             yield from _number_taken_out(line)
-        moves = (*_TIDYING, *_ON_EQUATIONS) if isinstance(line, Relation) else _TIDYING
+        moves = _TIDYING_EQUATIONS if isinstance(line, Relation) else _TIDYING
         parts = Places(line)
-        for move in moves:
+        for move in able(moves, parts.kinds):
             for count, step in enumerate(move.apply_at(line, parts)):
                 if count >= 8:
                     break

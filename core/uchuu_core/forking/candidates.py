@@ -12,7 +12,7 @@ from uchuu_core.checking.tidy import tidied
 from uchuu_core.contract import Task
 from uchuu_core.lawbook.law import Family, Law
 from uchuu_core.moves.conditions import numeral
-from uchuu_core.moves.move import Move
+from uchuu_core.moves.move import Move, able
 from uchuu_core.moves.places import Places
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
@@ -72,7 +72,7 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
     start = without_brackets(state.line)
     shape, parts = unordered(start), Places(start)
     staying = _forms(state.following) if state.following is not None else frozenset()
-    for move in moves:
+    for move in able(moves, parts.kinds):
         if not move.is_invited or not _is_due(move, state.laws):
             continue
         seen: set[Any] = set()

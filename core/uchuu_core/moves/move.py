@@ -6,7 +6,7 @@ A move yields *steps*; whether a step is true is the kernel's business, never th
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from enum import Enum, IntEnum
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import Literal, TypedDict, TypeVar, Unpack, get_args
 
 from uchuu_core import limits
@@ -199,12 +199,12 @@ class Move:
 
     def apply(self, line: Line) -> Iterator[Step]:
         """Yield every application to *line* (without redundant brackets), at every place."""
-        yield from self.apply_at(line, Places(line))
+        parts = Places(line)
+        if self.may_do_something(parts.kinds):
+            yield from self.apply_at(line, parts)
 
     def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
-        """Do as ``apply``, with the ``Places`` of *line* found before (many moves, one line)."""
-        if not self._may_do_something(parts.kinds):
-            return
+        """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to."""
         if self.function is not None and self.whole_line:
             yield from (Step(result, ()) for result in self.function(line))
         for rewrite in self.rewrites:
@@ -222,13 +222,18 @@ class Move:
     def _made_of(self, part: Expr) -> list[Rewritten]:
         return list(_until_out_of_effort(self._on_part(part)))
 
-    def _may_do_something(self, kinds: frozenset[type]) -> bool:
-        """Whether a line with parts of these *kinds* can hold what the move is about."""
+    def may_do_something(self, kinds: frozenset[type]) -> bool:
+        """Return whether a line with parts of these *kinds* can hold what the move is about."""
         needs = _needs_of.get(self)
         if needs is None:
             needs = () if self.function else tuple({r.needs for r in self.rewrites})
             _needs_of[self] = needs
-        return not needs or any(need <= kinds for need in needs)
+        if needs and not any(need <= kinds for need in needs):
+            return False
+        if self.whole_line and self.function is not None:
+            return True
+        of_equations = any(isinstance(rewrite.wanted, Relation) for rewrite in self.rewrites)
+        return (of_equations and Relation in kinds) or not kinds.isdisjoint(self._kinds())
 
     def _kinds(self) -> frozenset[type]:
         """Return the kinds of parts to which the move can do anything."""
@@ -252,6 +257,12 @@ class Move:
             yield from ((new, ()) for new in self.function(part))  # type: ignore[misc]
         for rewrite in self._fitting(type(part)):
             yield from _rewritten(rewrite, part)
+
+
+@lru_cache(maxsize=512)
+def able(moves: tuple[Move, ...], kinds: frozenset[type]) -> tuple[Move, ...]:
+    """Return the *moves* that can do anything to a line with parts of these *kinds*, in their order."""
+    return tuple(move for move in moves if move.may_do_something(kinds))
 
 
 def error_in_part(

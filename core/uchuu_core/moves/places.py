@@ -30,7 +30,7 @@ class Places:
     def __init__(self, line: Line) -> None:
         self.all = [(path, part, _remembered(part)) for path, part in places(line)]
         self._of_kinds: dict[frozenset[type], list[_Place]] = {}
-        self.kinds = frozenset(type(part) for _, part, _ in self.all)
+        self.kinds = frozenset({type(line), *(type(part) for _, part, _ in self.all)})
 
     def of(self, kinds: frozenset[type]) -> "list[_Place]":
         """Return the parts of these kinds, in their order."""

@@ -28,6 +28,15 @@ def unordered(node: Line) -> Any:
     Sums and products are flattened and sorted, sides of an equation may change places, redundant
     brackets and the kind of multiplication sign are forgotten. Nothing is calculated.
     """
+    try:
+        return node._shape  # type: ignore[union-attr]
+    except AttributeError:
+        found = _unordered(node)
+        object.__setattr__(node, "_shape", found)
+        return found
+
+
+def _unordered(node: Line) -> Any:
     match node:
         case Bracket(body):
             return unordered(body)
