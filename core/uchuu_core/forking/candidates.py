@@ -4,7 +4,7 @@ import operator
 from collections.abc import Iterator
 from contextlib import suppress
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, TypeGuard
 
 from uchuu_core import limits
 from uchuu_core.checking.diagnosis import SEARCHED
@@ -12,6 +12,7 @@ from uchuu_core.checking.tidy import tidied
 from uchuu_core.contract import Task
 from uchuu_core.lawbook.law import Family, Law
 from uchuu_core.moves.conditions import numeral
+from uchuu_core.moves.errors import equations
 from uchuu_core.moves.move import Move, able
 from uchuu_core.moves.places import Places
 from uchuu_core.tree import build
@@ -63,7 +64,7 @@ def candidates(states: list[State], own: tuple[Move, ...], task: Task) -> list[C
         if state.following is None:
             moves = tuple(move for move in moves if _goes_on(move, task))
         with limits.within(limits.SEARCH_EFFORT), suppress(limits.OutOfEffort):
-            for candidate in _at(state, moves):
+            for candidate in (*_on_one_side(state), *_at(state, moves)):
                 found[candidate.spot] = candidate
     return sorted(found.values(), key=lambda candidate: candidate.after)
 
@@ -73,7 +74,7 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
     shape, parts = unordered(start), Places(start)
     staying = _forms(state.following) if state.following is not None else frozenset()
     for move in able(moves, parts.kinds):
-        if not move.is_invited or not _is_due(move, state.laws):
+        if not move.is_invited or move is equations.ONE_SIDE_ONLY or not _is_due(move, state.laws):
             continue
         seen: set[Any] = set()
         for step in move.apply_at(start, parts):
@@ -86,6 +87,25 @@ def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
                 continue
             seen.add(form)
             yield Candidate(state.number, move.key, start, wrong, (move.key, part, len(seen)))
+
+
+def _on_one_side(state: State) -> Iterator[Candidate]:
+    """Yield the very step of an equation, done on one of its sides only."""
+    line, following, move = without_brackets(state.line), state.following, equations.ONE_SIDE_ONLY
+    if not (_is_equation(line) and _is_equation(following) and _is_due(move, state.laws)):
+        return
+    known = {unordered(line), unordered(following)}
+    for wrong in (
+        Relation(following.left, "=", line.right),
+        Relation(line.left, "=", following.right),
+    ):
+        form = unordered(wrong)
+        if form not in known:
+            yield Candidate(state.number, move.key, line, wrong, (move.key, form))
+
+
+def _is_equation(line: Line | None) -> TypeGuard[Relation]:
+    return isinstance(line, Relation) and line.sign == "="
 
 
 def _goes_on(move: Move, task: Task) -> bool:

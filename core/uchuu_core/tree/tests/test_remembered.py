@@ -14,7 +14,7 @@ from uchuu_core.tree.shape import unordered
 @given(expressions(), expressions())
 @examples(150)
 def test_hash_and_comparable_form_follow_equality(one: object, other: object) -> None:
-    fresh, packed = read(plain(one)), pickle.loads(pickle.dumps(one))  # type: ignore[arg-type]  # noqa: S301
+    fresh, packed = read(plain(one)), pickle.loads(pickle.dumps(one))  # type: ignore[arg-type]
     for tree in (fresh, packed):
         assert (hash(tree), unordered(tree)) == (hash(one), unordered(one))  # type: ignore[arg-type]
     assert (one == other) <= (hash(one) == hash(other))
