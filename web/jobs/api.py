@@ -20,7 +20,7 @@ class JobOut(Schema):
 
     id: UUID
     kind: str
-    state: Literal["waiting", "running", "done", "failed", "cancelled"]
+    state: Literal["waiting", "running", "done", "partly", "failed", "cancelled"]
     done: int
     total: int | None
     message: str
@@ -29,7 +29,7 @@ class JobOut(Schema):
     @staticmethod
     def resolve_done(job: Job) -> int:
         """Count the steps that are done."""
-        return len(job.results)
+        return job.done.count()
 
     @staticmethod
     def resolve_total(job: Job) -> int | None:

@@ -14,12 +14,13 @@ class Kind:
     Attributes:
         plan: gives what each step is given; a list of JSON values.
         step: does one step; may be done twice when a worker was killed, so it stores nothing.
-        finish: stores what came out, in one transaction; gives the outcome.
+        finish: stores what came out, in one transaction; gives the outcome, and in a sentence what could
+            not be done because its ground changed meanwhile (empty where nothing did).
     """
 
     plan: Callable[[Job], list[Any]]
     step: Callable[[Job, Any], Any]
-    finish: Callable[[Job], Any]
+    finish: Callable[[Job], tuple[Any, str]]
 
 
 KINDS: dict[str, Kind] = {}

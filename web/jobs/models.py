@@ -1,11 +1,15 @@
 """Long work: what is to be done, how far it is, what came out."""
 
 import uuid
+from functools import cached_property
+from typing import Any
 
 from django.conf import settings
 from django.db import models
 
 WAITING, RUNNING, DONE, FAILED, CANCELLED = "waiting", "running", "done", "failed", "cancelled"
+PARTLY = "partly"
+"""Done as far as it could be: what it stands on changed while it ran; the message says how."""
 OPEN = (WAITING, RUNNING)
 
 
@@ -20,14 +24,12 @@ class Job(models.Model):
     params = models.JSONField(default=dict)
     steps = models.JSONField(null=True, blank=True)
     """What each step is given; None until it is planned."""
-    results = models.JSONField(default=list)
-    """What the steps that are done gave, in order."""
     outcome = models.JSONField(null=True, blank=True)
     state = models.CharField(max_length=10, default=WAITING)
     runner = models.CharField(max_length=32, blank=True)
     """Who does it now: a worker that finds another name here has lost it and stops."""
     message = models.TextField(blank=True)
-    """Why it failed."""
+    """Why it failed, or what it could not do."""
     created = models.DateTimeField(auto_now_add=True)
     changed = models.DateTimeField(auto_now=True)
 
@@ -36,4 +38,24 @@ class Job(models.Model):
         indexes = [models.Index(fields=["teacher", "-created"])]
 
     def __str__(self) -> str:
-        return f"{self.kind} {self.state} {len(self.results)}"
+        return f"{self.kind} {self.state}"
+
+    @cached_property
+    def results(self) -> list[Any]:
+        """What the steps that are done gave, in order; read once."""
+        return list(self.done.values_list("value", flat=True))
+
+
+class StepResult(models.Model):
+    """What one step of a job gave; ``number`` counts the steps from 0."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="done")
+    number = models.PositiveIntegerField()
+    value = models.JSONField(null=True)
+
+    class Meta:
+        ordering = ["number"]
+        constraints = [models.UniqueConstraint(fields=["job", "number"], name="one_result_a_step")]
+
+    def __str__(self) -> str:
+        return f"step {self.number} of {self.job_id}"

@@ -15,7 +15,17 @@ from procrastinate.contrib.django import app
 from uchuu_core.failures import Failure
 
 from jobs.kinds import KINDS
-from jobs.models import CANCELLED, DONE, FAILED, OPEN, RUNNING, WAITING, Job
+from jobs.models import (
+    CANCELLED,
+    DONE,
+    FAILED,
+    OPEN,
+    PARTLY,
+    RUNNING,
+    WAITING,
+    Job,
+    StepResult,
+)
 
 log = logging.getLogger(__name__)
 
@@ -71,12 +81,19 @@ def run(identity: str) -> None:
         while len(job.results) < len(job.steps):
             if not mine.exists():
                 return  # cancelled, or taken up by another worker
-            job.results.append(kind.step(job, job.steps[len(job.results)]))
-            mine.update(results=job.results, changed=timezone.now())
+            number = len(job.results)
+            value = kind.step(job, job.steps[number])
+            with transaction.atomic():
+                if not mine.select_for_update().exists():
+                    return
+                StepResult.objects.create(job=job, number=number, value=value)
+                mine.update(changed=timezone.now())
+            job.results.append(value)
         with transaction.atomic():
             if mine.select_for_update().exists():
-                job.outcome, job.state = kind.finish(job), DONE
-                job.save(update_fields=["outcome", "state", "changed"])
+                job.outcome, job.message = kind.finish(job)
+                job.state = PARTLY if job.message else DONE
+                job.save(update_fields=["outcome", "message", "state", "changed"])
     except (Failure, Refused) as reason:
         _failed(job, reason.message)
     except Exception:

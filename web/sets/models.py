@@ -53,7 +53,11 @@ class SetItem(models.Model):
     class Meta:
         ordering = ["position"]
         constraints = [
-            models.UniqueConstraint(fields=["set", "position"], name="one_item_a_position"),
+            models.UniqueConstraint(
+                fields=["set", "position"],
+                name="one_item_a_position",
+                deferrable=models.Deferrable.DEFERRED,
+            ),
             models.UniqueConstraint(fields=["set", "example"], name="an_example_once_a_set"),
         ]
 

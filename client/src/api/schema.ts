@@ -3193,7 +3193,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "waiting" | "running" | "done" | "failed" | "cancelled";
+            state: "waiting" | "running" | "done" | "partly" | "failed" | "cancelled";
             /** Done */
             done: number;
             /** Total */

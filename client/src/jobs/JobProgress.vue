@@ -22,7 +22,7 @@ defineEmits<{ cancel: [] }>()
       <span>{{ job.total ? words.jobs.running(job.done, job.total) : words.jobs.waiting }}</span>
       <el-button @click="$emit('cancel')">{{ words.jobs.cancel }}</el-button>
     </template>
-    <span v-else-if="job.state === 'failed'" class="warm">{{ job.message }}</span>
+    <span v-else-if="job.message" class="warm">{{ job.message }}</span>
     <span v-else-if="job.state === 'cancelled'">{{ words.jobs.cancelled }}</span>
     <span v-if="refusal" class="warm">{{ refusal }}</span>
   </div>

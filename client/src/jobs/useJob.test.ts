@@ -47,6 +47,14 @@ test('a job is followed until it is done, and told of once', async () => {
   expect(calls).toHaveLength(2)
 })
 
+test('what is done partly is finished too', async () => {
+  fakeServer(() => ({ body: { ...JOB, state: 'partly', message: 'One was taken out.' } }))
+  const finished = vi.fn()
+  entered(() => useJob(() => JOB, finished))
+  await waited(2000)
+  expect(finished).toHaveBeenCalledTimes(1)
+})
+
 test('a server that is away is said, and asked again', async () => {
   let isAway = true
   fakeServer(() =>
@@ -97,6 +105,7 @@ test.each([
   [{ state: 'waiting' }, words.jobs.waiting],
   [{ state: 'running', done: 3, total: 9 }, words.jobs.running(3, 9)],
   [{ state: 'failed', message: 'It has no problem.' }, 'It has no problem.'],
+  [{ state: 'partly', message: 'One was taken out.' }, 'One was taken out.'],
   [{ state: 'cancelled' }, words.jobs.cancelled],
 ] as const)('how far it is stands in words: %o', (change, said) => {
   const job = { ...JOB, ...change } as Schemas['JobOut']

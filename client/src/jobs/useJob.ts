@@ -3,7 +3,9 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 
 const PAUSE = 400
-const OVER = ['done', 'failed', 'cancelled']
+/** Done; `partly` as far as it could be, as its message says. */
+const DONE = ['done', 'partly']
+const OVER = [...DONE, 'failed', 'cancelled']
 
 /**
  * @param begun the job to follow, as a getter; null for none
@@ -34,7 +36,7 @@ export function useJob(
   function follow(): void {
     const now = job.value
     if (!now) return
-    if (now.state === 'done') finished(now)
+    if (DONE.includes(now.state)) finished(now)
     if (!OVER.includes(now.state)) timer = setTimeout(() => void look(now.id), PAUSE)
   }
 

@@ -94,8 +94,6 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
     is_pen = moves is _PEN
     if not any(isinstance(part, Quotient) for part in parts_of(states.start)):
         moves = tuple(move for move in moves if move.key not in _CLEARING)
-    if not letters(states.start):  # numbers are worked out: nobody factors them
-        moves = tuple(move for move in moves if move.due is not Family.FACTORS)
     for steps, state in enumerate(states):
         hits = 0
         parts = Places(state)
@@ -135,7 +133,7 @@ def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -
 
 def _opened_again(move: Move, wrong: Line, target: Target) -> bool:
     """Whether a factor would be taken out wrongly and then multiplied in again on the same line."""
-    if move.due is not Family.FACTORS or target.has_bracket:
+    if move.due is not Family.FACTORS or target.has_bracket or not letters(target.line):
         return False
     return has_bracket(wrong)
 
@@ -227,6 +225,7 @@ def _written_by_an_error(start: Line, target: Target, moves: tuple[Move, ...]) -
 _EQUATION_ONLY = tuple(move.key for move in equations.ERRORS)
 
 
+_OF_FACTORING = {move.key for move in ERRORS if move.due is Family.FACTORS}
 _ORDER = {move.key: number for number, move in enumerate(ERRORS)}
 
 
@@ -244,6 +243,8 @@ def _place(found: Found, before: Line, target: Target) -> tuple[int, ...]:
         general = 1
     if found.error == signs.UNLIKE_MAGNITUDES_ADDED.key and not _leads_negative(before):
         general = 1 if not letters(before) else 0
+    if found.error in _OF_FACTORING and not letters(before):
+        general = 2  # numbers are worked out: few students factor them
     order = _ORDER.get(found.error, -1)  # the teacher's own come first
     on_sides = 0 if not target.is_equation or found.error in _EQUATION_ONLY else 1
     return (

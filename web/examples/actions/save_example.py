@@ -1,6 +1,7 @@
 """Saving an example: made new, or changed on the version that the writer saw."""
 
 from datetime import timedelta
+from difflib import SequenceMatcher
 from typing import Any
 from uuid import UUID
 
@@ -83,7 +84,39 @@ def _same(example: Example, content: ExampleIn) -> bool:
 
 
 def _write_lines(example: Example, texts: list[str]) -> None:
-    example.lines.all().delete()
-    WrittenLine.objects.bulk_create(
-        WrittenLine(example=example, position=n, text=text) for n, text in enumerate(texts)
-    )
+    """Write *texts* by difference: a line that stays, moves or is reworded keeps its key."""
+    lines = _lines_for(texts, list(example.lines.all())) if example.lines.exists() else {}
+    example.lines.exclude(pk__in=[line.pk for line in lines.values()]).delete()
+    changed, new = [], []
+    for position, text in enumerate(texts):
+        line = lines.get(position)
+        if line is None:
+            new.append(WrittenLine(example=example, position=position, text=text))
+        elif (line.position, line.text) != (position, text):
+            line.position, line.text = position, text
+            changed.append(line)
+    WrittenLine.objects.bulk_update(changed, ["position", "text"])
+    WrittenLine.objects.bulk_create(new)
+
+
+def _lines_for(texts: list[str], stored: list[WrittenLine]) -> dict[int, WrittenLine]:
+    """Return which stored line becomes which of *texts*, by place: equal ones first, then reworded ones."""
+    found: dict[int, WrittenLine] = {}
+    steps = SequenceMatcher(
+        None, [line.text for line in stored], texts, autojunk=False
+    ).get_opcodes()
+    for kind, start, end, first, last in steps:
+        if kind == "equal":
+            found |= dict(zip(range(first, last), stored[start:end], strict=True))
+    free = [line for line in stored if line not in found.values()]
+    for place, text in enumerate(texts):
+        moved = None if place in found else next((f for f in free if f.text == text), None)
+        if moved is not None:
+            free.remove(moved)
+            found[place] = moved
+    for kind, start, end, first, last in steps:
+        if kind == "replace":
+            places = [place for place in range(first, last) if place not in found]
+            reworded = [line for line in stored[start:end] if line in free]
+            found |= dict(zip(places, reworded, strict=False))
+    return found

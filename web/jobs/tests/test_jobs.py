@@ -40,7 +40,11 @@ def _step(job: Job, number: int) -> int:
 @pytest.fixture(autouse=True)
 def _kind() -> Iterator[None]:
     DONE_STEPS.clear()
-    KINDS["squares"] = Kind(lambda _: [1, 2, 3, 4], _step, lambda job: {"sum": sum(job.results)})
+    KINDS["squares"] = Kind(
+        lambda _: [1, 2, 3, 4],
+        _step,
+        lambda job: ({"sum": sum(job.results)}, job.params.get("lacks", "")),
+    )
     yield
     del KINDS["squares"]
 
@@ -60,6 +64,17 @@ def test_a_job_is_done_step_by_step(ada: ApiClient, teacher: User) -> None:
     told = ada.call("GET", f"/jobs/{job.pk}").json()
     assert (told["state"], told["done"], told["total"]) == ("done", 4, 4)
     assert told["outcome"] == {"sum": 30}
+    assert ada.call("GET", "/jobs").json() == []
+
+
+def test_what_could_not_be_done_is_said_and_the_job_ends_partly(
+    ada: ApiClient, teacher: User
+) -> None:
+    job = _begun(teacher, lacks="One of them was taken out meanwhile.")
+
+    told = ada.call("GET", f"/jobs/{job.pk}").json()
+    assert (told["state"], told["outcome"]) == ("partly", {"sum": 30})
+    assert told["message"] == "One of them was taken out meanwhile."
     assert ada.call("GET", "/jobs").json() == []
 
 

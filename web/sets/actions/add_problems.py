@@ -9,6 +9,7 @@ from examples.actions.save_example import create_example
 from examples.schemas import ExampleIn
 from pydantic import ValidationError
 
+from sets.actions.place_items import place_items
 from sets.models import ProblemSet, SetItem
 from sets.queries import one_of
 from sets.schemas import MOST_ITEMS
@@ -41,22 +42,7 @@ def add_problems(
         example = create_example(teacher=teacher, content=content)
         extra = {k: problem[k] for k in ("marks", "minutes", "instruction") if problem.get(k)}
         new.append(SetItem(set=stored, example=example, position=0, **extra))
-    kept = [
-        SetItem(
-            set=stored,
-            example_id=item.example_id,
-            position=0,
-            marks=item.marks,
-            minutes=item.minutes,
-            instruction=item.instruction,
-        )
-        for item in items
-    ]
-    ordered = [*kept[:place], *new, *kept[place:]]
-    stored.items.all().delete()
-    for position, item in enumerate(ordered):
-        item.position = position
-    SetItem.objects.bulk_create(ordered)
+    place_items(stored, [*items[:place], *new, *items[place:]])
     stored.version += 1
     stored.save()
     return one_of(teacher, stored.pk)

@@ -8,6 +8,7 @@ from django.db import transaction
 from django.utils import timezone
 from examples.models import Example
 
+from sets.actions.place_items import place_items
 from sets.models import ProblemSet, SetItem
 from sets.queries import one_of
 from sets.schemas import ItemIn, SetIn
@@ -90,15 +91,10 @@ def _write_items(stored: ProblemSet, items: list[ItemIn]) -> None:
     owned = Example.objects.filter(teacher_id=stored.teacher_id, pk__in=wanted)
     if owned.count() < len(wanted):
         raise Refused(422, "not-found", "One of these examples is not there (any more).")
-    stored.items.all().delete()
-    SetItem.objects.bulk_create(
-        SetItem(
-            set=stored,
-            example_id=item.example,
-            position=position,
-            instruction=item.instruction,
-            marks=item.marks,
-            minutes=item.minutes,
-        )
-        for position, item in enumerate(items)
-    )
+    known = {item.example_id: item for item in stored.items.all()}
+    ordered = []
+    for item in items:
+        kept = known.get(item.example) or SetItem(set=stored, example_id=item.example)
+        kept.instruction, kept.marks, kept.minutes = item.instruction, item.marks, item.minutes
+        ordered.append(kept)
+    place_items(stored, ordered)
