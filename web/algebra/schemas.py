@@ -1,11 +1,14 @@
 """What the algebra endpoints are asked; what they answer is typed in the core (``uchuu_core.answers``)."""
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from ninja import Field, Schema
 from uchuu_core.answers.terms import Task
 
 Numbers = Literal["real", "complex"]
+Form = Annotated[str, Field(max_length=60)]
+"""A form that an answer is asked in."""
+Method = Annotated[str, Field(max_length=60)]
 
 
 class Text(Schema):
@@ -24,7 +27,7 @@ class OwnRules(Schema):
     decimal: Literal["point", "comma"] | None = None
     density: Literal["fine", "board", "key"] | None = None
     radicals: Literal["any", "non-negative"] | None = None
-    methods: list[str] | None = Field(default=None, max_length=20)
+    methods: list[Method] | None = Field(default=None, max_length=20)
 
 
 class ProblemIn(Schema):
@@ -32,10 +35,10 @@ class ProblemIn(Schema):
 
     task: Task
     given: str = Field(max_length=20_000)
-    variable: str | None = None
-    method: str | None = None
+    variable: str | None = Field(default=None, max_length=10)
+    method: Method | None = None
     numbers: Numbers = "real"
-    form: list[str] = []
+    form: list[Form] = Field(default=[], max_length=20)
     lines: list[str] = Field(default=[], max_length=500)
     house: OwnRules | None = None
     explains: bool | None = None

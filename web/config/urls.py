@@ -1,5 +1,6 @@
 """Addresses: the API, and for everything else the one page of the application."""
 
+from api.entrance import record
 from api.root import api
 from django.conf import settings
 from django.http import Http404, HttpRequest, HttpResponse
@@ -20,4 +21,13 @@ def page(request: HttpRequest) -> HttpResponse:
     return response
 
 
-urlpatterns = [path("api/", api.urls), re_path(r"^(?!api/|assets/).*$", page)]
+def nothing_here(_request: HttpRequest, **_rest: str) -> HttpResponse:
+    """Refuse an address of the API that is none."""
+    return record(404, "not-found", "There is nothing at this address.")
+
+
+urlpatterns = [
+    path("api/", api.urls),
+    re_path(r"^api/", nothing_here),
+    re_path(r"^(?!api/|assets/).*$", page),
+]

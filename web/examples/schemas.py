@@ -3,7 +3,7 @@
 from datetime import datetime
 from uuid import UUID
 
-from algebra.schemas import Numbers, OwnRules
+from algebra.schemas import Form, Numbers, OwnRules
 from ninja import Field, Schema
 from pydantic import field_validator
 from uchuu_core.answers.terms import Task
@@ -19,7 +19,7 @@ class ExampleIn(Schema):
     given: str = Field(default="", max_length=20_000)
     variable: str = Field(default="", max_length=10)
     numbers: Numbers = "real"
-    form: list[str] = []
+    form: list[Form] = Field(default=[], max_length=20)
     house: OwnRules = OwnRules()
     note: str = Field(default="", max_length=5_000)
     lines: list[str] = Field(default=[], max_length=500)
@@ -30,7 +30,7 @@ class ExampleIn(Schema):
     @classmethod
     def _are_short(cls, value: dict[str, str]) -> dict[str, str]:
         if len(value) > 500 or any(len(words) > 500 for words in value.values()):
-            raise ValueError("a reason has at most 500 characters")
+            raise ValueError("there are at most 500 reasons, of 500 characters each")
         return value
 
 

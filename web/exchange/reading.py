@@ -14,10 +14,10 @@ from pathlib import Path
 from typing import Any
 
 from algebra import pool
+from api.entrance import says_unstorable, unstorable
 from api.failures import Refused
 from jsonschema import Draft202012Validator
 from openpyxl import load_workbook
-from openpyxl.utils.exceptions import InvalidFileException
 from uchuu_core.failures import Failure
 from uchuu_core.notation import read
 
@@ -67,6 +67,14 @@ def brought_in(name: str, content: bytes) -> Brought:
     ending = name.rsplit(".", 1)[-1].lower() if "." in name else ""
     if len(content) > MOST_BYTES:
         raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
+    found = _of_ending(ending, name, content)
+    character = unstorable([found.title, found.instruction])
+    if character:
+        raise refuse(says_unstorable(character))
+    return found
+
+
+def _of_ending(ending: str, name: str, content: bytes) -> Brought:
     match ending:
         case "json":
             return _of_json(_text(content))
@@ -193,6 +201,10 @@ def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:
     if not str(problem.get("given", "")).strip():
         found.rows.append(Row(at, False, "There is no problem in it."))
         return
+    character = unstorable(problem)
+    if character:
+        found.rows.append(Row(at, False, says_unstorable(character)))
+        return
     if len(problem["given"]) > MOST_CHARACTERS:
         says = f"It has more than {MOST_CHARACTERS:,} characters."
         found.rows.append(Row(at, False, says, problem["given"][:200]))
@@ -238,7 +250,9 @@ def _sheet_rows(content: bytes) -> list[list[str]]:
                 cells = ["=formula", *cells[1:]]
             rows.append(cells)
         return rows
-    except (zipfile.BadZipFile, InvalidFileException, KeyError, ValueError, OSError, IndexError):
+    except Refused:
+        raise
+    except Exception:  # whatever the library meets in a broken package: nothing of it is used
         raise refuse("It is not a workbook that can be opened.") from None
 
 
@@ -280,7 +294,8 @@ def _take_row(found: Brought, at: int, cells: dict[str, str]) -> None:
     problem["lines"] = [line.strip() for line in lines.split(" | ") if line.strip()]
     for name, most in (("marks", 100), ("minutes", 600)):
         text = cells.get(name, "").removesuffix(".0")
-        if text and not (text.isdigit() and int(text) <= most):
+        is_whole = text.isascii() and text.isdecimal() and len(text) < 9
+        if text and not (is_whole and int(text) <= most):
             found.rows.append(
                 Row(at, False, f"“{text[:20]}” is no number of {name} (0 to {most}).")
             )

@@ -9,6 +9,7 @@ from uuid import UUID
 from api.auth import teacher_of
 from api.failures import FailureRecord
 from django.http import HttpRequest, HttpResponse
+from django.utils.http import content_disposition_header
 from ninja import Query, Router, Schema
 from sets.queries import one_of
 
@@ -113,13 +114,13 @@ def package(request: HttpRequest, identity: UUID, wish: Query[WishIn]) -> HttpRe
 
 
 def _file(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
-    """Return a file to be kept; its name is made of what every system takes."""
-    plain = re.sub(r"[^A-Za-z0-9 _-]+", "", name).strip()[:80] or "set"
+    """Return a file to be kept; its name keeps its letters, without what no system takes in a name."""
+    plain = re.sub(r'[\\/:*?"<>|\x00-\x1f]+', " ", name).strip(" .")[:80] or "set"
     return HttpResponse(
         content,
         content_type=kind,
         headers={
-            "Content-Disposition": f'attachment; filename="{plain}.{ending}"',
+            "Content-Disposition": content_disposition_header(True, f"{plain}.{ending}") or "",
             "X-Content-Type-Options": "nosniff",
         },
     )

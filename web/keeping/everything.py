@@ -10,6 +10,7 @@ from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
+from api.entrance import says_unstorable, unstorable
 from django.contrib.auth.models import User
 from django.db import transaction
 from errors.api import OwnErrorIn, proved
@@ -23,11 +24,15 @@ from house.models import HouseRules
 from house.queries import rules_of
 from jsonschema import Draft202012Validator
 from proofs.models import Proof
+from pydantic import TypeAdapter, ValidationError
 from sets.actions.save_set import create_set
 from sets.models import ProblemSet
 from sets.schemas import ItemIn, SetIn
+from uchuu_core import limits
+from uchuu_core.answers.proofed import ProofItem
 
 SCHEMA = Path(__file__).parent / "format" / "everything.schema.json"
+_REPORT = TypeAdapter(list[ProofItem])
 _FIELDS = set(ExampleIn.model_fields)
 _OWN = ("name", "before", "after", "when", "says")
 _RULES = ("juxtaposition", "decimal", "density", "radicals", "methods")
@@ -110,9 +115,14 @@ def restore(*, teacher: User, document: Any) -> Restored:
     for problem in _validator().iter_errors(document):
         where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
         raise refuse(f"In {where}: {problem.message[:200]}")
+    if character := unstorable(document):
+        raise refuse(says_unstorable(character))
+    _hold_reports(document["proofs"])
     HouseRules.objects.update_or_create(teacher=teacher, defaults=document["house"])
     here = everything_of(teacher)
     own = [error for error in document["own_errors"] if error not in here["own_errors"]]
+    if len(own) + len(here["own_errors"]) > limits.OWN_ERRORS:
+        raise refuse(f"There would be more than {limits.OWN_ERRORS} own errors. Delete some first.")
     for error in own:  # proved anew: a file cannot make an error of a law
         OwnError.objects.create(teacher=teacher, **proved(OwnErrorIn(**error)))
     made, new_examples = _examples(teacher, document["examples"])
@@ -121,6 +131,18 @@ def restore(*, teacher: User, document: Any) -> Restored:
     for proof in proofs:
         Proof.objects.create(teacher=teacher, **proof)
     return Restored(new_examples, new_sets, len(own), len(proofs))
+
+
+def _hold_reports(proofs: list[dict[str, Any]]) -> None:
+    """Refuse reports on keys that no screen could show."""
+    for place, proof in enumerate(proofs):
+        try:
+            _REPORT.validate_python(proof["report"])
+        except ValidationError as wrong:
+            where = " → ".join(str(part) for part in wrong.errors()[0]["loc"])
+            raise refuse(f"In proofs → {place} → report → {where}: it is no report.") from None
+        if any(not 0 <= at < len(proof["report"]) for at in proof["accepted"]):
+            raise refuse(f"In proofs → {place}: it accepts what is not in its report.")
 
 
 def _examples(teacher: User, records: list[dict[str, Any]]) -> tuple[list[Example], int]:

@@ -64,14 +64,9 @@ def repeats(givens: list[str]) -> list[Repeats | None]:
     return found
 
 
-def proof_item(item: KeyItem, defaults: Problem) -> ProofItem:
-    """Return what is known of one item.
-
-    ``{"number","at","task","given","latex","lines","options","faults","notes","status","line": 1-based
-    place of the first line that fails or None, "error","name","says","counter","instead","unmet",
-    "missing","extra","message","answer","correction": [text…] or None}``.
-    """
-    report: ProofItem = {
+def unread(item: KeyItem) -> ProofItem:
+    """Return the record of an item of which nothing is known yet."""
+    return {
         "number": item.number,
         "at": item.at,
         "task": item.task,
@@ -98,6 +93,16 @@ def proof_item(item: KeyItem, defaults: Problem) -> ProofItem:
         "extra": [],
         "correction": None,
     }
+
+
+def proof_item(item: KeyItem, defaults: Problem) -> ProofItem:
+    """Return what is known of one item.
+
+    ``{"number","at","task","given","latex","lines","options","faults","notes","status","line": 1-based
+    place of the first line that fails or None, "error","name","says","counter","instead","unmet",
+    "missing","extra","message","answer","correction": [text…] or None}``.
+    """
+    report = unread(item)
     problem = replace(
         defaults,
         task=item.task or "simplify",

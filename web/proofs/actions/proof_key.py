@@ -11,6 +11,8 @@ from jobs.models import Job
 from jobs.running import begin
 from uchuu_core import repeats
 from uchuu_core.failures import Failure
+from uchuu_core.proofing.items import KeyItem
+from uchuu_core.proofing.proof import unread
 
 from proofs.models import Proof
 
@@ -54,16 +56,8 @@ def judged(teacher: User, item: dict[str, Any]) -> dict[str, Any]:
     try:
         return known.ask("proof-item", {**question, "item": item})
     except Failure as failure:
-        bare = {"number": item["number"], "at": item["at"], "task": item["task"]}
-        lines = [{"text": text, "latex": None, "verdict": "unread"} for text in item["lines"]]
-        return {
-            **bare,
-            "given": item["given"],
-            "lines": lines,
-            "notes": item["notes"],
-            "status": "undecided",
-            "message": failure.message,
-        }
+        nothing = unread(KeyItem(**item))
+        return {**nothing, "status": "undecided", "message": failure.message}
 
 
 def store(job: Job) -> tuple[dict[str, Any], str]:
