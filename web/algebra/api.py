@@ -15,7 +15,7 @@ from algebra import pool
 from algebra.schemas import CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
 
 router = Router()
-_REFUSALS = {401: FailureRecord, 413: FailureRecord, 422: FailureRecord, 504: FailureRecord}
+_REFUSALS = dict.fromkeys((401, 413, 422, 429, 504), FailureRecord)
 
 
 def _answers(operation: str) -> dict[int, Any]:
@@ -29,84 +29,88 @@ def _record(request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
     return {**problem.dict(), "house": rules, "own": own_errors(teacher)}
 
 
+def _asked(operation: str, request: HttpRequest, problem: ProblemIn) -> dict[str, Any]:
+    return pool.run(operation, _record(request, problem), request.user.pk)
+
+
 @router.post("/read", response=_answers("read"))
 def read(request: HttpRequest, body: Text) -> dict[str, Any]:
     """Return how one line is read."""
     rules = rules_of(teacher_of(request))
     question = {"text": body.text, "house": rules.for_core(), "task": body.task}
-    return pool.run("read", {**question, "variable": body.variable})
+    return pool.run("read", {**question, "variable": body.variable}, request.user.pk)
 
 
 @router.post("/check", response=_answers("check"))
 def check(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Judge every line of a paper."""
-    return pool.run("check", _record(request, body))
+    return _asked("check", request, body)
 
 
 @router.post("/work", response=_answers("work"))
 def work(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Work a problem by the chosen method, or by the default."""
-    return pool.run("work", _record(request, body))
+    return _asked("work", request, body)
 
 
 @router.post("/inspect", response=_answers("inspect"))
 def inspect(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say what kind of problem it is, what is worth noticing and which methods apply."""
-    return pool.run("inspect", _record(request, body))
+    return _asked("inspect", request, body)
 
 
 @router.post("/nudge", response=_answers("nudge"))
 def nudge(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say what the next step is: what to notice, which law, the line."""
-    return pool.run("nudge", _record(request, body))
+    return _asked("nudge", request, body)
 
 
 @router.post("/compare", response=_answers("compare"))
 def compare(request: HttpRequest, body: CompareIn) -> dict[str, Any]:
     """Work a problem by two methods and say how their paths differ."""
-    return pool.run("compare", _record(request, body))
+    return _asked("compare", request, body)
 
 
 @router.post("/study", response=_answers("study"))
 def study(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Study a rational function: its features, the lines that find them, curves to plot."""
-    return pool.run("study", _record(request, body))
+    return _asked("study", request, body)
 
 
 @router.post("/forks", response=_answers("forks"))
 def forks(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say where students leave the example, and where each fork ends."""
-    return pool.run("forks", _record(request, body))
+    return _asked("forks", request, body)
 
 
 @router.post("/fork", response=_answers("fork"))
 def fork(request: HttpRequest, body: ForkIn) -> dict[str, Any]:
     """Carry one wrong line on to its end by the same method."""
-    return pool.run("fork", _record(request, body))
+    return _asked("fork", request, body)
 
 
 @router.post("/choices", response=_answers("choices"))
 def choices(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Make a multiple-choice question: the right answer among those in which errors end."""
-    return pool.run("choices", _record(request, body))
+    return _asked("choices", request, body)
 
 
 @router.post("/mistake", response=_answers("mistake"))
 def mistake(request: HttpRequest, body: MistakeIn) -> dict[str, Any]:
     """Work the problem with exactly one planted error."""
-    return pool.run("mistake", _record(request, body))
+    return _asked("mistake", request, body)
 
 
 @router.post("/screen", response=_answers("screen"))
 def screen(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Say which errors the exercise would reveal and which it would hide."""
-    return pool.run("screen", _record(request, body))
+    return _asked("screen", request, body)
 
 
 @router.post("/tell", response=_answers("tell"))
 def tell(request: HttpRequest, body: ProblemIn) -> dict[str, Any]:
     """Return the example as it is told: what is new on each line, what to say, ask and watch for."""
-    return pool.run("tell", _record(request, body))
+    return _asked("tell", request, body)
 
 
 @router.get("/errors", response=list[ErrorEntry])

@@ -6,6 +6,7 @@ code makes every answer unknown again.
 
 import hashlib
 import json
+from collections.abc import Hashable
 from functools import lru_cache
 from pathlib import Path
 from typing import Any
@@ -15,6 +16,7 @@ from uchuu_core.failures import Failure
 
 from algebra import pool
 from algebra.models import Known
+from algebra.turns import Busy
 
 
 @lru_cache(maxsize=1)
@@ -41,8 +43,8 @@ def remembered(operation: str, records: list[dict[str, Any]]) -> list[dict[str, 
     return [found[digest].answer if digest in found else None for digest in digests]
 
 
-def ask(operation: str, record: dict[str, Any]) -> dict[str, Any]:
-    """Return the core's answer, remembered or worked out now.
+def ask(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[str, Any]:
+    """Return the core's answer, remembered or worked out now for the teacher *whose* it is.
 
     Raises:
         Failure: what the core refuses; what took too long is not remembered.
@@ -51,8 +53,8 @@ def ask(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     known = Known.objects.filter(digest=digest).first()
     if known is None:
         try:
-            answer = pool.run(operation, record)
-        except pool.TookTooLong:
+            answer = pool.run(operation, record, whose)
+        except (pool.TookTooLong, Busy):
             raise
         except Failure as failure:
             answer = {"failure": failure.as_record()}

@@ -7,7 +7,9 @@ algebra never runs in a thread of a request.
 import atexit
 import multiprocessing
 import threading
+from collections.abc import Hashable
 from concurrent.futures import TimeoutError as Late
+from concurrent.futures.process import BrokenProcessPool
 from typing import Any
 
 from django.conf import settings
@@ -15,9 +17,11 @@ from pebble import ProcessExpired, ProcessPool
 from uchuu_core.failures import Failure
 
 from algebra import worker
+from algebra.turns import Turns
 
 _lock = threading.Lock()
 _pool: ProcessPool | None = None
+_turns = Turns(settings.ALGEBRA_WORKERS)
 
 
 class TookTooLong(Failure):
@@ -67,22 +71,36 @@ def _scheduled(operation: str, record: dict[str, Any]) -> Any:
             close()
 
 
-def run(operation: str, record: dict[str, Any]) -> dict[str, Any]:
-    """Return the core's answer to one request record.
+def run(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[str, Any]:
+    """Return the core's answer to one request record, asked for the teacher *whose* it is.
 
     Raises:
-        Failure: what the core refuses, or ``TookTooLong``.
+        Failure: what the core refuses, ``TookTooLong`` or ``Busy``.
     """
-    try:
-        answer: dict[str, Any] = _scheduled(operation, record).result()
-    except (Late, ProcessExpired):
-        seconds = f"{settings.ALGEBRA_SECONDS:g}"
-        raise TookTooLong(
-            f"This was not done after {seconds} seconds and was stopped. Use smaller numbers."
-        ) from None
+    with _turns.turn(whose, operation):
+        answer = _answer(operation, record)
     if "failure" in answer:
         raise Relayed(**answer["failure"])
     return answer
+
+
+def _answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
+    """Ask a worker; a worker that was found dead is replaced, and another one is asked, once."""
+    for attempt in (1, 2):
+        try:
+            answer: dict[str, Any] = _scheduled(operation, record).result()
+            return answer
+        except Late:
+            break
+        except (ProcessExpired, BrokenProcessPool, OSError):
+            if attempt == 2:
+                raise TookTooLong(
+                    "This broke the calculation off twice. Use smaller numbers."
+                ) from None
+    seconds = f"{settings.ALGEBRA_SECONDS:g}"
+    raise TookTooLong(
+        f"This was not done after {seconds} seconds and was stopped. Use smaller numbers."
+    )
 
 
 class Relayed(Failure):

@@ -25,7 +25,7 @@ class Refused(Exception):
         self.status, self.code, self.message = status, code, message
 
 
-_STATUS = {"too-large": 413, "time-out": 504, "produced-line-refused": 500}
+_STATUS = {"too-large": 413, "busy": 429, "time-out": 504, "produced-line-refused": 500}
 
 
 def install(api: NinjaAPI) -> None:

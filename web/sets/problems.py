@@ -18,6 +18,7 @@ class Asker:
     def __init__(self, teacher: User, house: dict[str, Any] | None = None) -> None:
         self._rules = {**rules_of(teacher).for_core(), **(house or {})}
         self._own = own_errors(teacher)
+        self._whose = teacher.pk
 
     def record(self, example: Example, **more: Any) -> dict[str, Any]:
         """Return the question about *example*, without its lines."""
@@ -35,7 +36,7 @@ class Asker:
 
     def ask(self, operation: str, example: Example, **more: Any) -> dict[str, Any]:
         """Return the core's answer; raises ``Failure`` as it does."""
-        return known.ask(operation, self.record(example, **more))
+        return known.ask(operation, self.record(example, **more), self._whose)
 
     def remembered(self, operation: str, examples: list[Example]) -> list[dict[str, Any] | None]:
         """Return what is known already of each example, in order."""

@@ -1,5 +1,8 @@
 """The worker pool itself: two callers at once, failures relayed with their own code."""
 
+import multiprocessing
+import os
+import signal
 from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
@@ -42,3 +45,11 @@ def test_a_failure_crosses_the_processes_with_its_code(
 
     assert caught.value.code == code
     assert worker.answer(operation, record)["failure"]["code"] == code
+
+
+def test_a_worker_that_was_killed_while_it_was_idle_is_noticed_by_nobody() -> None:
+    for _ in range(3):
+        _check("2x = 6", "x = 3")
+        for child in multiprocessing.active_children():
+            os.kill(child.pid or 0, signal.SIGKILL)
+        assert _check("2x = 6", "x = 3")["lines"][0]["verdict"] == "ok"

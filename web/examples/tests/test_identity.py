@@ -11,7 +11,7 @@ LINES = ["6x - 12 = 2x + 8", "4x = 20", "x = 5"]
 
 
 def _keys(identity: str) -> list[int]:
-    return list(WrittenLine.objects.filter(example=identity).values_list("pk", flat=True))
+    return list(WrittenLine.objects.filter(example__pk=identity).values_list("pk", flat=True))
 
 
 @pytest.mark.parametrize(

@@ -24,7 +24,7 @@ def begin_proof(*, teacher: User, title: str, text: str, purpose: str = "key") -
     Raises:
         Failure: the text passes the core's bounds.
     """
-    key = pool.run("key-items", {"text": text})
+    key = pool.run("key-items", {"text": text}, teacher.pk)
     stored = Proof.objects.create(
         teacher=teacher,
         title=(title or key["title"])[:200],
@@ -54,7 +54,7 @@ def judged(teacher: User, item: dict[str, Any]) -> dict[str, Any]:
     rules = rules_of(teacher).for_core()
     question = {"task": "simplify", "given": "", "house": rules, "own": own_errors(teacher)}
     try:
-        return known.ask("proof-item", {**question, "item": item})
+        return known.ask("proof-item", {**question, "item": item}, teacher.pk)
     except Failure as failure:
         nothing = unread(KeyItem(**item))
         return {**nothing, "status": "undecided", "message": failure.message}

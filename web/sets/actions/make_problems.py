@@ -96,7 +96,7 @@ def make_family(*, teacher: User, stored: ProblemSet, wish: FamilyIn) -> MadePro
         for seed in range(wish.seed, wish.seed + wish.count):
             avoid = [*taken, *(one["given"] for one in made)]
             question = {"family": wish.family, "wish": wish.wish, "seed": seed, "avoid": avoid}
-            made.append(known.ask("family", question))
+            made.append(known.ask("family", question, teacher.pk))
     except Failure as failure:
         refused.append(failure.message)
     problems = [{"task": one["task"], "given": one["given"]} for one in made]

@@ -1,0 +1,152 @@
+"""Fair turns at the workers: one call each, judging first, a bound for everybody, nothing lost."""
+
+import threading
+import time
+from collections import Counter
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from algebra.turns import MOST_AT_ONCE, QUICK, Busy, Turns
+
+PATIENCE = 20.0
+
+
+class Desk:
+    """Calls that are begun in threads and end when they are told to; who is served is written down."""
+
+    def __init__(self, workers: int) -> None:
+        self.turns = Turns(workers)
+        self.served: list[tuple[str, str]] = []
+        self._ends: dict[tuple[str, str], list[threading.Event]] = {}
+        self._threads: list[threading.Thread] = []
+
+    def call(self, who: str, operation: str) -> None:
+        end = threading.Event()
+        begun = threading.Event()
+
+        def run() -> None:
+            with self.turns.turn(who, operation):
+                self.served.append((who, operation))
+                self._ends.setdefault((who, operation), []).append(end)
+                begun.set()
+                end.wait(PATIENCE)
+
+        waiting = self._count()
+        thread = threading.Thread(target=run)
+        self._threads.append(thread)
+        thread.start()
+        _until(lambda: begun.is_set() or self._count() > waiting)
+
+    def _count(self) -> int:
+        return sum(self.turns._of.values())
+
+    def end(self, who: str, operation: str) -> None:
+        served = len(self.served)
+        waits = self._count() > len([1 for ends in self._ends.values() for _ in ends])
+        self._ends[who, operation].pop().set()
+        if waits:
+            _until(lambda: len(self.served) > served)
+
+    def close(self) -> None:
+        while any(thread.is_alive() for thread in self._threads):
+            for ends in list(self._ends.values()):
+                for end in ends:
+                    end.set()
+            time.sleep(0.001)
+
+
+def _until(holds: object) -> None:
+    deadline = time.monotonic() + PATIENCE
+    while not holds() and time.monotonic() < deadline:  # type: ignore[operator]
+        time.sleep(0.001)
+    assert holds()  # type: ignore[operator]
+
+
+def test_a_colleague_has_the_next_turn_whoever_floods() -> None:
+    desk = Desk(1)
+    for _ in range(5):
+        desk.call("flood", "work")
+    desk.call("colleague", "work")
+
+    desk.end("flood", "work")
+    desk.end("flood", "work")
+
+    assert desk.served == [("flood", "work"), ("flood", "work"), ("colleague", "work")]
+    desk.close()
+
+
+def test_long_work_leaves_a_worker_to_judging() -> None:
+    desk = Desk(2)
+    for who in "abcd":
+        desk.call(who, "forks")
+    assert desk.served == [("a", "forks")]
+
+    desk.call("e", "check")
+
+    assert desk.served[-1] == ("e", "check")
+    desk.close()
+
+
+def test_judging_does_not_starve_long_work_either() -> None:
+    desk = Desk(1)
+    desk.call("a", "check")
+    desk.call("b", "forks")
+    for _ in range(3):
+        desk.call("a", "check")
+    desk.end("a", "check")
+    desk.end(*desk.served[-1])
+
+    assert ("b", "forks") in desk.served
+    desk.close()
+
+
+def test_one_teacher_has_a_bound_and_others_are_not_touched_by_it() -> None:
+    desk = Desk(2)
+    for _ in range(MOST_AT_ONCE):
+        desk.call("flood", "work")
+
+    with pytest.raises(Busy, match="Try again"), desk.turns.turn("flood", "check"):
+        pass
+    desk.call("colleague", "check")
+
+    assert desk.served[-1] == ("colleague", "check")
+    desk.close()
+    with desk.turns.turn("flood", "check"):
+        pass
+
+
+@given(
+    st.integers(1, 3),
+    st.lists(st.tuples(st.sampled_from("abc"), st.sampled_from(["check", "work"])), max_size=16),
+)
+@settings(max_examples=30, deadline=None)
+def test_every_call_is_served_once_and_never_too_many_at_a_time(
+    workers: int, calls: list[tuple[str, str]]
+) -> None:
+    turns, lock = Turns(workers), threading.Lock()
+    inside: Counter[str] = Counter()
+    most: Counter[str] = Counter()
+    served: list[tuple[str, str]] = []
+
+    def run(who: str, operation: str) -> None:
+        kind = "quick" if operation in QUICK else "long"
+        with turns.turn(who, operation):
+            with lock:
+                inside.update([kind, "all"])
+                most.update({k: max(0, inside[k] - most[k]) for k in (kind, "all")})
+                served.append((who, operation))
+            time.sleep(0.0005)
+            with lock:
+                inside.subtract([kind, "all"])
+
+    threads = [threading.Thread(target=run, args=call) for call in calls[:MOST_AT_ONCE]]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join(PATIENCE)
+
+    assert sorted(served) == sorted(calls[:MOST_AT_ONCE])
+    assert most["all"] <= workers
+    assert most["long"] <= max(1, workers - 1)

@@ -1,0 +1,93 @@
+"""Whose turn it is: teachers share the algebra's workers fairly, and judging never waits behind working.
+
+A call waits here, not at a worker: its time limit begins when a worker takes it. Teachers who wait take
+turns, one call each. Long operations leave one worker to the quick ones.
+"""
+
+import threading
+from collections import Counter, OrderedDict, deque
+from collections.abc import Hashable, Iterator
+from contextlib import contextmanager
+
+from uchuu_core.failures import Failure
+
+QUICK = frozenset({"read", "check"})
+"""Operations that somebody who types waits for."""
+MOST_AT_ONCE = 8
+"""Calls of one teacher that wait or run: more than the connections that one browser opens."""
+
+
+class Busy(Failure):
+    """Too many calls of one teacher are waiting already."""
+
+    code = "busy"
+
+
+class _Waiting:
+    """Calls that wait, by teacher: the next one is of the teacher who waited longest for a turn."""
+
+    def __init__(self) -> None:
+        self._of: OrderedDict[Hashable, deque[threading.Event]] = OrderedDict()
+
+    def __bool__(self) -> bool:
+        return bool(self._of)
+
+    def add(self, who: Hashable) -> threading.Event:
+        ticket = threading.Event()
+        self._of.setdefault(who, deque()).append(ticket)
+        return ticket
+
+    def next(self) -> threading.Event:
+        who, tickets = next(iter(self._of.items()))
+        ticket = tickets.popleft()
+        self._of.move_to_end(who)
+        if not tickets:
+            del self._of[who]
+        return ticket
+
+
+class Turns:
+    """The turns at *workers* processes."""
+
+    def __init__(self, workers: int) -> None:
+        self._free, self._long_free = workers, max(1, workers - 1)
+        self._quick, self._long = _Waiting(), _Waiting()
+        self._of: Counter[Hashable] = Counter()
+        self._lock = threading.Lock()
+        self._long_is_next = False
+
+    @contextmanager
+    def turn(self, who: Hashable, operation: str) -> Iterator[None]:
+        """Wait for a worker, and give it back afterwards.
+
+        Raises:
+            Busy: *who* has ``MOST_AT_ONCE`` calls here already.
+        """
+        is_long = operation not in QUICK
+        with self._lock:
+            if who is not None and self._of[who] >= MOST_AT_ONCE:
+                raise Busy("Several of your calculations are still running. Try again in a moment.")
+            self._of[who] += 1
+            ticket = (self._long if is_long else self._quick).add(who)
+            self._grant()
+        try:
+            ticket.wait()
+            yield
+        finally:
+            with self._lock:
+                self._of[who] -= 1
+                self._free += 1
+                self._long_free += is_long
+                self._grant()
+
+    def _grant(self) -> None:
+        """Hand the free workers to those who wait; quick and long ones in turn where both do."""
+        while self._free:
+            may_be_long = bool(self._long) and self._long_free > 0
+            if not (self._quick or may_be_long):
+                return
+            is_long = may_be_long and (self._long_is_next or not self._quick)
+            self._long_is_next = not is_long
+            self._free -= 1
+            self._long_free -= is_long
+            (self._long if is_long else self._quick).next().set()
