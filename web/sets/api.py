@@ -46,6 +46,7 @@ from sets.search import search
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 404: FailureRecord, 422: FailureRecord}
+_LATER = {429: FailureRecord, 504: FailureRecord}
 
 
 @router.get("", response=list[SetRow])
@@ -84,7 +85,7 @@ def one(request: HttpRequest, identity: UUID) -> ProblemSet:
     return with_facts(one_of(teacher_of(request), identity))
 
 
-@router.get("/{identity}/facts/{example}", response={200: Facts, **_REFUSALS})
+@router.get("/{identity}/facts/{example}", response={200: Facts, **_REFUSALS, **_LATER})
 def facts(request: HttpRequest, identity: UUID, example: UUID) -> dict[str, Any]:
     """Return what the core knows of one problem by the rules of this set, whether it is in it yet or not."""
     teacher = teacher_of(request)

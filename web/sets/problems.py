@@ -3,6 +3,8 @@
 from typing import Any
 
 from algebra import known
+from algebra.pool import TookTooLong
+from algebra.turns import Busy
 from django.contrib.auth.models import User
 from errors.queries import for_core as own_errors
 from examples.models import Example
@@ -62,8 +64,14 @@ def _or_refusal(facts: dict[str, Any]) -> dict[str, Any]:
 
 
 def facts_of(asker: Asker, example: Example) -> dict[str, Any]:
-    """Return the facts of one example, worked out now where they are not known."""
+    """Return the facts of one example, worked out now where they are not known.
+
+    Raises:
+        TookTooLong, Busy: they may be known when somebody asks again.
+    """
     try:
         return asker.ask("facts", example)
+    except (TookTooLong, Busy):
+        raise
     except Failure as failure:
         return {"refused": failure.message}

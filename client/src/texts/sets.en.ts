@@ -25,6 +25,11 @@ export const sets = {
   repeats: (n: number) => `same structure as ${n}`,
   same: (n: number) => `the same as ${n}`,
   unknown: 'not worked',
+  waiting: {
+    asked: 'being worked …',
+    again: 'not finished in time, trying again',
+    late: 'not finished in time: open the set again',
+  },
   marks: 'Marks',
   minutes: 'Minutes',
   total: (marks: number, minutes: number) => `${marks} marks · ${minutes} minutes`,

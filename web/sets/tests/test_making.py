@@ -136,6 +136,24 @@ def test_the_memory_keeps_refusals_and_forgets_what_took_too_long(
     assert Known.objects.count() == 1
 
 
+def test_what_took_too_long_is_not_called_unworkable(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    stored = ada.set_of(LINEAR)
+    path = f"/sets/{stored['id']}/facts/{stored['items'][0]['example']['id']}"
+
+    def late(*_: Any) -> None:
+        raise pool.TookTooLong("late")
+
+    with monkeypatch.context() as patched:
+        patched.setattr(pool, "run", late)
+        reply = ada.call("GET", path)
+    again = ada.call("GET", path)
+
+    assert (reply.status_code, reply.json()["code"]) == (504, "time-out")
+    assert again.json()["answer"] == "x = 2"
+
+
 def test_house_rules_of_a_set_reach_its_facts(ada: ApiClient) -> None:
     problem = {"task": "solve", "given": "x^2 - 6x + 8 = 0"}
     stored = ada.set_of(problem, house={"methods": ["complete-the-square"]})

@@ -22,7 +22,8 @@ const props = defineProps<{
 
 const router = useRouter()
 const set = useSet(() => props.id)
-const { title, instruction, house, form, items, facts, steps, refusal, state, opened } = set
+const { title, instruction, house, form, items, facts, waiting, steps, refusal, state, opened } =
+  set
 const chosen = ref<number | null>(null)
 const adding = ref(false)
 const busy = ref(false)
@@ -274,14 +275,17 @@ useKeys({
                 :style="{ left: `${across(index)}%` }"
                 :data-unknown="steps[index]?.score === null"
               >
-                <b>{{ steps[index]?.score ?? '?' }}</b>
+                <b>{{ steps[index]?.score ?? (waiting[item.example.id] ? '…' : '?') }}</b>
               </span>
               <span
                 class="said"
                 :style="{ left: `${across(index)}%` }"
                 :data-right="across(index) > 55"
               >
-                <template v-if="facts[item.example.id] && steps[index]?.score === null">
+                <template v-if="waiting[item.example.id]">
+                  {{ words.sets.waiting[waiting[item.example.id]!] }}
+                </template>
+                <template v-else-if="facts[item.example.id] && steps[index]?.score === null">
                   {{ words.sets.unknown }}
                 </template>
                 <b v-else-if="set.jumps.value.includes(index)">{{ words.sets.jump }}</b>

@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { later } from '@/shared/logic/debounce'
 import { climbing, jumps, repeats } from './climb'
+import { useFacts } from './useFacts'
 
 export type Item = Schemas['ItemOut']
 
@@ -17,7 +18,7 @@ export function useSet(id: () => string) {
   const house = ref<Schemas['OwnRules']>({})
   const form = ref('')
   const items = ref<Item[]>([])
-  const facts = ref<Record<string, Schemas['Facts']>>({})
+  const { facts, waiting, learn, forget } = useFacts(id)
   const refusal = ref('')
   const state = ref<'saved' | 'waiting' | 'saving' | 'offline' | 'conflict'>('saved')
   let version = 0
@@ -61,7 +62,7 @@ export function useSet(id: () => string) {
 
   async function load(): Promise<void> {
     try {
-      facts.value = {}
+      forget()
       take(await result(api.GET('/api/sets/{identity}', { params: { path: { identity: id() } } })))
       state.value = 'saved'
       opened.value = true
@@ -69,24 +70,6 @@ export function useSet(id: () => string) {
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
       refusal.value = reason.message
-    }
-  }
-
-  /** Take what is known of an item, or ask for it: worked, and which errors it reveals or hides. */
-  async function learn(item: Item): Promise<void> {
-    const example = item.example.id
-    if (facts.value[example]) return
-    if (item.facts) return void (facts.value[example] = item.facts)
-    try {
-      const path = { identity: id(), example }
-      const found = await result(
-        api.GET('/api/sets/{identity}/facts/{example}', { params: { path } }),
-      )
-      facts.value[example] = found
-    } catch (reason) {
-      if (!(reason instanceof Refusal)) throw reason
-      if (reason.status !== 404)
-        facts.value[example] = { refused: reason.message } as Schemas['Facts']
     }
   }
 
@@ -198,6 +181,7 @@ export function useSet(id: () => string) {
     form,
     items,
     facts,
+    waiting,
     steps,
     refusal,
     state,
