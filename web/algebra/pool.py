@@ -5,6 +5,7 @@ algebra never runs in a thread of a request.
 """
 
 import atexit
+import json
 import multiprocessing
 import threading
 from collections.abc import Hashable
@@ -72,23 +73,29 @@ def _scheduled(operation: str, record: dict[str, Any]) -> Any:
 
 
 def run(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[str, Any]:
-    """Return the core's answer to one request record, asked for the teacher *whose* it is.
+    """Do as ``run_text``, and read the answer."""
+    found: dict[str, Any] = json.loads(run_text(operation, record, whose))
+    return found
+
+
+def run_text(operation: str, record: dict[str, Any], whose: Hashable = None) -> str:
+    """Return the core's answer to one request record as JSON, asked for the teacher *whose* it is.
 
     Raises:
         Failure: what the core refuses, ``TookTooLong`` or ``Busy``.
     """
     with _turns.turn(whose, operation):
-        answer = _answer(operation, record)
-    if "failure" in answer:
-        raise Relayed(**answer["failure"])
-    return answer
+        is_answer, text = _answer(operation, record)
+    if not is_answer:
+        raise Relayed(**json.loads(text)["failure"])
+    return text
 
 
-def _answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
+def _answer(operation: str, record: dict[str, Any]) -> tuple[bool, str]:
     """Ask a worker; a worker that was found dead is replaced, and another one is asked, once."""
     for attempt in (1, 2):
         try:
-            answer: dict[str, Any] = _scheduled(operation, record).result()
+            answer: tuple[bool, str] = _scheduled(operation, record).result()
             return answer
         except Late:
             break

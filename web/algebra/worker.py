@@ -1,5 +1,6 @@
 """What runs inside an algebra worker process: no Django here."""
 
+import json
 from typing import Any
 
 from uchuu_core import operations
@@ -11,6 +12,10 @@ def warm() -> None:
     answer("read", {"text": r"\frac12"})
 
 
-def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
-    """Return the answer, or ``{"failure": …}``: exceptions of ours do not cross processes."""
-    return operations.answer(operation, record)
+def answer(operation: str, record: dict[str, Any]) -> tuple[bool, str]:
+    """Return whether it is an answer, and its JSON; else that of ``{"failure": …}``.
+
+    Exceptions of ours do not cross processes, and nobody between here and the browser reads the text.
+    """
+    found = operations.answer(operation, record)
+    return "failure" not in found, json.dumps(found, ensure_ascii=False)

@@ -26,10 +26,29 @@ class Entrance:
         try:
             refusal = _refused(request)
         except RequestDataTooBig:
-            refusal = record(
-                413, "too-large", "This is too large to be sent at once. Send less of it."
-            )
-        return refusal or self._get_response(request)
+            refusal = record(413, *_SAYS[413])
+        return refusal or _as_record(self._get_response(request))
+
+
+_SAYS = {
+    400: ("bad-request", "The request is not understood."),
+    403: ("csrf", "This page is out of date. Load it again; what you typed is kept here."),
+    404: ("not-found", "There is nothing at this address."),
+    405: ("bad-request", "Nothing can be done in this way at this address."),
+    413: ("too-large", "This is too large to be sent at once. Send less of it."),
+    500: ("our-fault", "Something went wrong on our side. What you typed is kept here. Try again."),
+}
+
+
+def _as_record(response: HttpResponseBase) -> HttpResponseBase:
+    """Turn a page that says what went wrong into a record: programs call here, nobody reads pages."""
+    is_page = response.get("Content-Type", "").startswith(("text/html", "text/plain"))
+    if response.status_code < 400 or not is_page:
+        return response
+    code, message = _SAYS.get(
+        response.status_code, _SAYS[500 if response.status_code > 499 else 400]
+    )
+    return record(response.status_code, code, message)
 
 
 def record(status: int, code: str, message: str) -> HttpResponse:

@@ -8,7 +8,7 @@ from algebra.turns import Busy
 from django.contrib.auth.models import User
 from errors.queries import for_core as own_errors
 from examples.models import Example
-from house.queries import rules_of
+from house.queries import for_core as house_rules
 from uchuu_core.failures import Failure
 
 from sets.models import ProblemSet
@@ -18,7 +18,7 @@ class Asker:
     """Asks the core about the problems of one set (or of none), with the rules read once."""
 
     def __init__(self, teacher: User, house: dict[str, Any] | None = None) -> None:
-        self._rules = {**rules_of(teacher).for_core(), **(house or {})}
+        self._rules = {**house_rules(teacher), **(house or {})}
         self._own = own_errors(teacher)
         self._whose = teacher.pk
 

@@ -1,5 +1,6 @@
 """The worker pool itself: two callers at once, failures relayed with their own code."""
 
+import json
 import multiprocessing
 import os
 import signal
@@ -44,7 +45,8 @@ def test_a_failure_crosses_the_processes_with_its_code(
         pool.run(operation, record)
 
     assert caught.value.code == code
-    assert worker.answer(operation, record)["failure"]["code"] == code
+    is_answer, text = worker.answer(operation, record)
+    assert (is_answer, json.loads(text)["failure"]["code"]) == (False, code)
 
 
 def test_a_worker_that_was_killed_while_it_was_idle_is_noticed_by_nobody() -> None:

@@ -6,6 +6,7 @@ import zipfile
 from typing import Any
 
 import pytest
+from algebra import pool
 from django.test import override_settings
 
 from api.testing import ApiClient
@@ -23,7 +24,7 @@ UNSTORABLE = ["a\x00b", "\x07", "\ud800", "x\uffff", "\x1b[2J"]
         ("POST", "/examples", lambda text: {**SOLVE, "reasons": {text: "because"}}),
         ("POST", "/sets", lambda text: {"title": text}),
         ("POST", "/algebra/check", lambda text: {**SOLVE, "lines": [text]}),
-        ("POST", "/errors/own", lambda text: {"name": text, "before": "a", "after": "b"}),
+        ("POST", "/errors", lambda text: {"name": text, "before": "a", "after": "b"}),
         ("POST", "/proofs", lambda text: {"title": "", "text": text}),
         ("POST", "/session", lambda text: {"username": text, "password": text}),
     ],
@@ -47,9 +48,28 @@ def test_what_only_looks_like_it_is_kept(ada: ApiClient) -> None:
 
 
 def test_an_unknown_address_of_the_api_is_refused_as_one(ada: ApiClient) -> None:
-    for method, path in (("GET", "/nothing"), ("POST", "/examples/nothing/at/all")):
+    for method, path, status in (
+        ("GET", "/nothing", 404),
+        ("POST", "/examples/nothing/at/all", 404),
+        ("PATCH", "/examples", 405),
+    ):
         reply = ada.call(method, path, {})
-        assert (reply.status_code, reply.json()["code"]) == (404, "not-found")
+        assert (reply.status_code, bool(reply.json()["message"])) == (status, True)
+
+
+def test_a_fault_of_ours_and_a_missing_token_are_records_too(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    def broken(*_: Any) -> None:
+        raise ZeroDivisionError
+
+    ada.http.raise_request_exception = False
+    monkeypatch.setattr(pool, "run_text", broken)
+    fault = ada.call("POST", "/algebra/check", {**SOLVE, "lines": []})
+    forged = ada.call("POST", "/examples", SOLVE, token=False)
+
+    assert (fault.status_code, fault.json()["code"]) == (500, "our-fault")
+    assert (forged.status_code, forged.json()["code"]) == (403, "csrf")
 
 
 def test_a_body_that_is_too_large_is_refused_as_one(ada: ApiClient) -> None:

@@ -72,7 +72,7 @@ DATABASES = {
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 AUTHENTICATION_BACKENDS = [
     "axes.backends.AxesStandaloneBackend",
-    "django.contrib.auth.backends.ModelBackend",
+    "teachers.backend.KeptTeachers",
 ]
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.Argon2PasswordHasher"]
 AXES_FAILURE_LIMIT = 5
@@ -87,6 +87,10 @@ TIME_ZONE = "UTC"
 LANGUAGE_CODE = "en"
 USE_I18N = False
 
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}}
+KEPT_SECONDS = 5
+"""So long a process keeps what every key press asks for and what another process may have changed."""
+SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 14

@@ -6,7 +6,7 @@ from algebra import known, pool
 from django.contrib.auth.models import User
 from django.db import transaction
 from errors.queries import for_core as own_errors
-from house.queries import rules_of
+from house.queries import for_core as house_rules
 from jobs.models import Job
 from jobs.running import begin
 from uchuu_core import repeats
@@ -51,7 +51,7 @@ def one_item(job: Job, item: dict[str, Any]) -> dict[str, Any]:
 
 def judged(teacher: User, item: dict[str, Any]) -> dict[str, Any]:
     """Proof one item; one that takes too long says so and does not stop the rest."""
-    rules = rules_of(teacher).for_core()
+    rules = house_rules(teacher)
     question = {"task": "simplify", "given": "", "house": rules, "own": own_errors(teacher)}
     try:
         return known.ask("proof-item", {**question, "item": item}, teacher.pk)
