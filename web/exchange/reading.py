@@ -22,7 +22,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.notation import read
 
 MOST_BYTES = 2_000_000
-MOST_UNPACKED = 20_000_000
+MOST_UNPACKED = 4_000_000
 MOST_ROWS = 100
 MOST_CHARACTERS = 20_000
 """Of one problem."""

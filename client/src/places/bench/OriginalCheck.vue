@@ -13,6 +13,11 @@ const props = defineProps<{
 }>()
 
 const isEquation = computed(() => props.task === 'solve')
+/** Solutions that the answer lacks and that are not put in above. */
+const missing = computed(() => {
+  const shown = (props.checked?.checks ?? []).map((check) => check.value)
+  return (props.checked?.answer.missing ?? []).filter((solution) => !shown.includes(solution))
+})
 const verdict = computed(() => {
   if (!props.checked?.lines.length) return ''
   const { right, finished } = props.checked.answer
@@ -37,8 +42,8 @@ const verdict = computed(() => {
       <span v-else class="quiet">
         {{ isEquation ? words.bench.noCandidate : words.bench.noAnswerYet }}
       </span>
-      <span v-if="checked?.answer.finished && checked.answer.missing.length" class="warm">
-        {{ words.bench.missing }}: {{ checked.answer.missing.map(readable).join(', ') }}
+      <span v-if="checked?.answer.finished && missing.length" class="warm">
+        {{ words.bench.missing }}: {{ missing.map(readable).join(', ') }}
       </span>
     </div>
   </section>

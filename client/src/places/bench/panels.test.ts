@@ -166,3 +166,26 @@ test('what else would write the same line is said after the likeliest', () => {
 
   expect(panel.text()).toMatch(/one side only.*or: Moves a term with the same sign/s)
 })
+
+test('what tells two names apart stands beside them', () => {
+  const apart = 'To tell: give (3 + 3)².'
+  const panel = details('wrong', { error: { ...ERROR, apart, apart_parts: [{ text: apart }] } })
+
+  expect(panel.text()).toContain(words.bench.apart)
+  expect(panel.text()).toContain(apart)
+  expect(details('wrong', { error: ERROR }).text()).not.toContain(words.bench.apart)
+})
+
+test('a missing solution that is put in above is not named twice', () => {
+  const value = 'x = 6'
+  const check = { value, left: '22', right: '22', holds: true, missing: true, steps: [] }
+  const checked = {
+    lines: [judged('x', 'ok')],
+    answer: { right: false, finished: true, missing: [value, 'x = 7'], extra: [] },
+    checks: [{ ...check, left_steps: [], right_steps: [] }],
+  } as unknown as Schemas['Checked']
+  const foot = mount(OriginalCheck, { props: { checked, task: 'solve' }, shallow: true })
+
+  expect(foot.text()).toContain('Missing: x = 7')
+  expect(foot.text()).not.toContain('x = 6')
+})
