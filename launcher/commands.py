@@ -1,6 +1,7 @@
 """The commands of ./uchuu."""
 
 import argparse
+import getpass
 import os
 import signal
 import subprocess
@@ -13,7 +14,7 @@ from types import FrameType
 from launcher import checks, install, server
 from launcher.places import state_folder
 from launcher.postgres import Cluster
-from launcher.steps import StepFailed, say
+from launcher.steps import StepFailed, fail, say
 
 SIGN_IN = "marin / harbour-42 (a second teacher: okafor / harbour-42)"
 
@@ -118,6 +119,44 @@ def reset_demo(_options: argparse.Namespace) -> int:
     return 0
 
 
+def teacher(options: argparse.Namespace) -> int:
+    """Make (add), change (password), unlock or delete (remove) a teacher's account."""
+    if options.what == "remove":
+        typed = input(f"Everything of “{options.name}” is deleted. Type the name once more: ")
+        if typed.strip() != options.name:
+            say("Nothing was deleted: the names differ.")
+            return 1
+    if options.what in ("add", "password"):
+        os.environ["UCHUU_PASSWORD"] = _typed_password()
+    install.python_packages()
+    cluster = Cluster()
+    was_up = cluster.is_up()
+    cluster.start()
+    cluster.create_database()
+    try:
+        server.manage(cluster, "migrate", "--no-input")
+        advice = "The message above says what to change. Nothing was changed."
+        say(server.manage(cluster, "teacher", options.what, options.name, advice=advice).strip())
+    finally:
+        if not was_up:
+            cluster.stop()
+    return 0
+
+
+def _typed_password() -> str:
+    """Return a password typed twice, or the first line of what is piped in.
+
+    Raises:
+        StepFailed: the two differ.
+    """
+    if not sys.stdin.isatty():
+        return sys.stdin.readline().rstrip("\n")
+    first = getpass.getpass("Password (ten characters or more): ")
+    if getpass.getpass("Once more: ") != first:
+        fail("read the password", "the two differ", "Type it again.")
+    return first
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="./uchuu", description=__doc__)
     commands = parser.add_subparsers(dest="command", required=True)
@@ -128,12 +167,16 @@ def _parser() -> argparse.ArgumentParser:
         ("check", checks.check),
         ("bench", checks.bench),
         ("reset-demo", reset_demo),
+        ("teacher", teacher),
     ]
     for name, action in listed:
         command = commands.add_parser(name, help=action.__doc__, description=action.__doc__)
         command.set_defaults(action=action)
         if name == "start":
             command.add_argument("--port", type=int, help="the port to serve on (default 8600)")
+        if name == "teacher":
+            command.add_argument("what", choices=["add", "password", "unlock", "remove"])
+            command.add_argument("name", help="the name that the teacher signs in with")
         if name in ("test", "bench"):
             command.add_argument(
                 "only",

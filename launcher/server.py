@@ -26,13 +26,18 @@ def _environment(cluster: Cluster, database: str) -> dict[str, str]:
     }
 
 
-def manage(cluster: Cluster, *words: str, database: str = "uchuu") -> str:
+_READ_ABOVE = "Read the message above. ./uchuu reset-demo sets the demo data anew."
+
+
+def manage(
+    cluster: Cluster, *words: str, database: str = "uchuu", advice: str = _READ_ABOVE
+) -> str:
     """Run one of Django's commands; the step is named after it."""
     return run(
         f"run {words[0]}",
         [PYTHON, WEB / "manage.py", *words],
         env=_environment(cluster, database),
-        advice="Read the message above. ./uchuu reset-demo sets the demo data anew.",
+        advice=advice,
     )
 
 

@@ -18,7 +18,9 @@ from launcher.steps import StepFailed, run
 ROOT = Path(__file__).resolve().parents[2]
 
 
-@pytest.mark.parametrize("command", ["start", "stop", "test", "check", "bench", "reset-demo"])
+@pytest.mark.parametrize(
+    "command", ["start", "stop", "test", "check", "bench", "reset-demo", "teacher"]
+)
 def test_every_command_has_help(command: str) -> None:
     done = subprocess.run(
         [sys.executable, ROOT / "uchuu", command, "--help"],
