@@ -9,6 +9,7 @@ from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonResponse
 
 _UNSTORABLE = re.compile("[\x00-\x08\x0b\x0c\x0e-\x1f\ud800-\udfff\ufffe\uffff]")
+_NOTHING_NEEDED = "camera=(), microphone=(), geolocation=(), payment=(), usb=()"
 _SUSPECT = re.compile(rb"[\x00-\x08\x0b\x0c\x0e-\x1f]|\\u|\xef\xbf[\xbe\xbf]|\xed[\xa0-\xbf]")
 """Bytes without which nothing unstorable can be in a body: only then it is read here as well."""
 
@@ -21,13 +22,20 @@ class Entrance:
 
     def __call__(self, request: HttpRequest) -> HttpResponseBase:
         """Let a request in, or refuse it."""
+        response = self._answered(request)
+        response.headers.setdefault("Permissions-Policy", _NOTHING_NEEDED)
+        return response
+
+    def _answered(self, request: HttpRequest) -> HttpResponseBase:
         if not request.path.startswith("/api/"):
             return self._get_response(request)
         try:
             refusal = _refused(request)
         except RequestDataTooBig:
             refusal = record(413, *_SAYS[413])
-        return refusal or _as_record(self._get_response(request))
+        response = refusal or _as_record(self._get_response(request))
+        response.headers.setdefault("Cache-Control", "no-store")  # a teacher's own, on any computer
+        return response
 
 
 _SAYS = {

@@ -72,6 +72,15 @@ def test_a_fault_of_ours_and_a_missing_token_are_records_too(
     assert (forged.status_code, forged.json()["code"]) == (403, "csrf")
 
 
+def test_what_a_teacher_owns_is_kept_in_no_cache(ada: ApiClient) -> None:
+    for path in ("/examples", "/session", "/nothing", "/keep/everything.json"):
+        assert ada.call("GET", path)["Cache-Control"] == "no-store"
+    page = ada.http.get("/sets")
+    for answer in (page, ada.call("GET", "/examples")):
+        assert "form-action 'self'" in answer["Content-Security-Policy"]
+        assert "camera=()" in answer["Permissions-Policy"]
+
+
 def test_a_body_that_is_too_large_is_refused_as_one(ada: ApiClient) -> None:
     with override_settings(DATA_UPLOAD_MAX_MEMORY_SIZE=1000):
         reply = ada.call("POST", "/examples", {**SOLVE, "note": "x" * 2000})

@@ -110,6 +110,7 @@ CONTENT_SECURITY_POLICY = {
         "object-src": [NONE],
         "base-uri": [SELF],
         "frame-ancestors": [NONE],
+        "form-action": [SELF],
         # KaTeX places glyphs with style attributes; it has no other way.
         "style-src-attr": ["'unsafe-inline'"],
         "style-src": [SELF],
