@@ -40,7 +40,7 @@ def start(options: argparse.Namespace) -> int:
     """Install what is missing, start everything and serve until ctrl-C."""
     found = _running()
     if found:
-        say(f"Uchuu is running already: {server.address(found[1])}\n  sign in: {SIGN_IN}")
+        say(f"Uchuu is running already: {server.address(found[1])}")
         return 0
 
     def leave(_number: int, _frame: FrameType | None) -> None:
@@ -57,11 +57,11 @@ def start(options: argparse.Namespace) -> int:
     try:  # from here on, whatever was started is stopped again, whenever ctrl-C comes
         cluster.start()
         cluster.create_database()
-        server.manage(cluster, "set_up")
+        told = server.manage(cluster, "set_up", *(["--own"] if options.own else []))
         process, port = server.launch(cluster, port=options.port)
         worker.keep()
         (state_folder() / "running").write_text(f"{os.getpid()} {port}")
-        say(f"\nUchuu is ready: {server.address(port)}\n  sign in: {SIGN_IN}\n  ctrl-C stops it.")
+        say(f"\nUchuu is ready: {server.address(port)}{_sign_in(told)}\n  ctrl-C stops it.")
         while (code := _ended(process)) is None:
             worker.keep()
         say(f"The server ended by itself ({code}). Its log is in {install.logs()}.")
@@ -75,6 +75,13 @@ def start(options: argparse.Namespace) -> int:
         if process is not None:
             server.end(process)
         cluster.stop()
+
+
+def _sign_in(told: str) -> str:
+    """Return who can sign in, from what setting up *told*."""
+    if "Nobody can" in told:
+        return "\n  nobody can sign in yet: ./uchuu teacher add NAME makes your account"
+    return f"\n  sign in: {SIGN_IN}" if "demo teachers" in told else ""
 
 
 def _ended(process: subprocess.Popen[bytes]) -> int | None:
@@ -174,6 +181,11 @@ def _parser() -> argparse.ArgumentParser:
         command.set_defaults(action=action)
         if name == "start":
             command.add_argument("--port", type=int, help="the port to serve on (default 8600)")
+            command.add_argument(
+                "--own",
+                action="store_true",
+                help="without the demo: ./uchuu teacher add makes accounts",
+            )
         if name == "teacher":
             command.add_argument("what", choices=["add", "password", "unlock", "remove"])
             command.add_argument("name", help="the name that the teacher signs in with")

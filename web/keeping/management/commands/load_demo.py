@@ -1,4 +1,4 @@
-"""Load the demo teachers with their examples, sets and a key to proof; by default only where there are none."""
+"""Load the demo teachers with their examples, sets and a key to proof; by default only where nobody is yet."""
 
 import json
 from pathlib import Path
@@ -32,7 +32,9 @@ class Command(BaseCommand):
         parser.add_argument("--reset", action="store_true")
 
     def handle(self, *args: Any, **options: Any) -> None:
-        """Create what is missing."""
+        """Make the demo teachers of a new installation, or set them anew; who was deleted stays away."""
+        if User.objects.exists() and not options["reset"]:
+            return
         folder: Path = settings.ROOT / "demo"
         for name in TEACHERS:
             teacher, created = User.objects.get_or_create(username=name)

@@ -1,9 +1,18 @@
-"""Bring the database up to date and load the demo data where there are none: one start of Django."""
+"""Bring the database up to date, load the demo data of a new installation, drop what is old: one start of Django."""
 
+from datetime import timedelta
 from typing import Any
 
+from algebra.models import Known
+from django.contrib.auth.models import User
 from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandParser
+from django.utils import timezone
+
+from keeping.management.commands.load_demo import TEACHERS
+
+KEPT = timedelta(days=180)
+"""Answers that were remembered longer ago are worked out again when somebody asks."""
 
 
 class Command(BaseCommand):
@@ -12,10 +21,18 @@ class Command(BaseCommand):
     help = "Migrate, then load the demo data."
 
     def add_arguments(self, parser: CommandParser) -> None:
-        """Add ``--reset``, as ``load_demo`` has it."""
+        """Add ``--reset``, as ``load_demo`` has it, and ``--own``: no demo data."""
         parser.add_argument("--reset", action="store_true")
+        parser.add_argument("--own", action="store_true")
 
     def handle(self, *args: Any, **options: Any) -> None:
-        """Do both."""
+        """Do all three, and name the demo's sign-in where there is one."""
         call_command("migrate", interactive=False, verbosity=0)
-        call_command("load_demo", reset=options["reset"], stdout=self.stdout)
+        call_command("clearsessions", verbosity=0)
+        Known.objects.filter(made__lt=timezone.now() - KEPT).delete()
+        if not options["own"]:
+            call_command("load_demo", reset=options["reset"], stdout=self.stdout)
+        if not User.objects.exists():
+            self.stdout.write("Nobody can sign in yet.")
+        elif User.objects.filter(username=TEACHERS[0]).exists():
+            self.stdout.write("The demo teachers can sign in.")
