@@ -6,7 +6,18 @@ from pathlib import Path
 
 import pytest
 from app_server import ARGUMENTS, Server, ready_server
-from playwright.sync_api import Browser, BrowserContext, Page, Playwright, Request, sync_playwright
+from playwright.sync_api import (
+    Browser,
+    BrowserContext,
+    Page,
+    Playwright,
+    Request,
+    expect,
+    sync_playwright,
+)
+
+expect.set_options(timeout=20_000)
+"""Milliseconds that a state is waited for: on a busy machine it comes later, and is no less right."""
 
 
 @pytest.fixture(scope="session")

@@ -24,6 +24,7 @@ def test_a_stopped_database_is_said_and_the_lines_are_saved_when_it_is_back(
         page.keyboard.press("Enter")
         status = page.get_by_role("status").first
         expect(status).to_have_text("not saved: kept here, tried again")
+        page.reload()  # opening needs the database: that is said; the line is kept in the browser
         expect(page.get_by_role("alert")).to_contain_text("database does not answer")
     finally:
         _start_on_the_same_port(app)

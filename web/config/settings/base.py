@@ -137,7 +137,8 @@ LOGGING = {
     "root": {"handlers": ["console"], "level": "WARNING"},
 }
 
-ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "2"))
+ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "3"))
+"""One more than the cores that long operations may fill: it is left to those who type."""
 ALGEBRA_SECONDS = 4.0
 """Hard limit of one algebra call; the worker is ended and replaced past it."""
 
