@@ -84,7 +84,7 @@ def launch(
     with open(log, "ab") as output:
         process = subprocess.Popen(
             [str(PYTHON), "-m", "gunicorn", "config.wsgi", "--bind", f"127.0.0.1:{port}"]
-            + ["--workers", "1", "--threads", "24", "--timeout", "60", "--graceful-timeout", "5"]
+            + ["--workers", "1", "--threads", "40", "--timeout", "60", "--graceful-timeout", "5"]
             + ["--control-socket", str(state_folder() / f"gunicorn-{port}.ctl")]
             + ["--worker-tmp-dir", "/dev/shm" if Path("/dev/shm").exists() else "/tmp"],
             cwd=WEB,

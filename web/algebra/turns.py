@@ -14,7 +14,9 @@ from uchuu_core.failures import Failure
 QUICK = frozenset({"read", "check"})
 """Operations that somebody who types waits for."""
 MOST_AT_ONCE = 8
-"""Calls of one teacher that wait or run: more than the connections that one browser opens."""
+"""Long calls of one teacher that wait or run: more than the connections that one browser opens."""
+MOST_QUICK = 3 * MOST_AT_ONCE
+"""Quick ones: whoever types fast gives calls up that are still worked here."""
 
 
 class Busy(Failure):
@@ -52,7 +54,7 @@ class Turns:
     def __init__(self, workers: int) -> None:
         self._free, self._long_free = workers, max(1, workers - 1)
         self._quick, self._long = _Waiting(), _Waiting()
-        self._of: Counter[Hashable] = Counter()
+        self._of: Counter[tuple[Hashable, bool]] = Counter()
         self._lock = threading.Lock()
         self._long_is_next = False
 
@@ -61,13 +63,14 @@ class Turns:
         """Wait for a worker, and give it back afterwards.
 
         Raises:
-            Busy: *who* has ``MOST_AT_ONCE`` calls here already.
+            Busy: *who* has as many calls of this kind here already as one may have.
         """
         is_long = operation not in QUICK
+        most = MOST_AT_ONCE if is_long else MOST_QUICK
         with self._lock:
-            if who is not None and self._of[who] >= MOST_AT_ONCE:
+            if who is not None and self._of[who, is_long] >= most:
                 raise Busy("Several of your calculations are still running. Try again in a moment.")
-            self._of[who] += 1
+            self._of[who, is_long] += 1
             ticket = (self._long if is_long else self._quick).add(who)
             self._grant()
         try:
@@ -75,7 +78,7 @@ class Turns:
             yield
         finally:
             with self._lock:
-                self._of[who] -= 1
+                self._of[who, is_long] -= 1
                 self._free += 1
                 self._long_free += is_long
                 self._grant()

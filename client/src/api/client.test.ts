@@ -73,3 +73,24 @@ test('every call carries the CSRF token of the cookie', async () => {
 
   expect(seen).toEqual(['abc123'])
 })
+
+test('a server that is busy with our own calls is asked again; a locked name is not', async () => {
+  vi.useFakeTimers()
+  const codes = ['busy', 'busy', 'done', 'locked', 'never asked']
+  const asked = vi.fn(() => {
+    const code = codes.shift()
+    const status = code === 'done' ? 200 : 429
+    const headers = { 'Content-Type': 'application/json' }
+    return Promise.resolve(
+      new Response(JSON.stringify({ code, message: 'm' }), { status, headers }),
+    )
+  })
+  vi.stubGlobal('fetch', asked)
+
+  const found = result(api.GET('/api/house'))
+  await vi.advanceTimersByTimeAsync(5000)
+  expect(await found).toMatchObject({ code: 'done' })
+  expect(await refused()).toMatchObject({ status: 429, code: 'locked' })
+  expect(asked).toHaveBeenCalledTimes(4)
+  vi.useRealTimers()
+})

@@ -26,11 +26,28 @@ function csrfToken(): string {
   return /(?:^|; )csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? ''
 }
 
+/** Milliseconds before a call is made again that the server was too busy with others of ours for. */
+const BUSY_PAUSES = [300, 1000, 3000]
+
+async function isBusy(reply: Response): Promise<boolean> {
+  if (reply.status !== 429) return false
+  const body = (await reply
+    .clone()
+    .json()
+    .catch(() => ({}))) as { code?: string }
+  return body.code === 'busy'
+}
+
 export const api = createClient<paths>({
   baseUrl: '/',
   credentials: 'same-origin',
-  fetch: (request: Request) => {
+  fetch: async (request: Request) => {
     request.headers.set('X-CSRFToken', csrfToken())
+    for (const pause of BUSY_PAUSES) {
+      const reply = await fetch(request.clone())
+      if (!(await isBusy(reply))) return reply
+      await new Promise((resolve) => setTimeout(resolve, pause))
+    }
     return fetch(request)
   },
 })

@@ -107,8 +107,10 @@ def test_one_teacher_has_a_bound_and_others_are_not_touched_by_it() -> None:
     for _ in range(MOST_AT_ONCE):
         desk.call("flood", "work")
 
-    with pytest.raises(Busy, match="Try again"), desk.turns.turn("flood", "check"):
+    with pytest.raises(Busy, match="Try again"), desk.turns.turn("flood", "forks"):
         pass
+    desk.call("flood", "check")  # typing goes on
+    desk.end("flood", "check")
     desk.call("colleague", "check")
 
     assert desk.served[-1] == ("colleague", "check")
