@@ -87,7 +87,7 @@ def _refused(request: HttpRequest) -> HttpResponse | None:
     found = unstorable([request.path, asked])
     if (
         found is None
-        and request.content_type == "application/json"
+        and not (request.content_type or "").startswith("multipart/")
         and _SUSPECT.search(request.body)
     ):
         try:

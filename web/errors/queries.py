@@ -1,16 +1,15 @@
 """Reading a teacher's own errors."""
 
-from typing import Any, cast
+from typing import Any
 
 from api.failures import Refused
-from django.conf import settings
+from api.kept import Kept
 from django.contrib.auth.models import User
-from django.core.cache import cache
 from django.db.models import QuerySet
-from django.db.models.signals import post_delete, post_save
-from django.dispatch import receiver
 
 from errors.models import OwnError
+
+_KEPT = Kept[list[dict[str, Any]]](OwnError, "teacher_id")
 
 
 def own_errors_of(teacher: User) -> QuerySet[OwnError]:
@@ -31,19 +30,5 @@ def own_error_of(teacher: User, identity: int) -> OwnError:
 
 
 def for_core(teacher: User) -> list[dict[str, Any]]:
-    """Return the teacher's own errors as the core has them; kept for seconds: every key asks for them."""
-    found = cache.get_or_set(
-        _key(teacher.pk),
-        lambda: [error.for_core() for error in own_errors_of(teacher)],
-        settings.KEPT_SECONDS,
-    )
-    return cast("list[dict[str, Any]]", found)
-
-
-def _key(teacher: int) -> str:
-    return f"own-errors-{teacher}"
-
-
-@receiver((post_save, post_delete), sender=OwnError)
-def _forget(instance: OwnError, **_: Any) -> None:
-    cache.delete(_key(instance.teacher_id))
+    """Return the teacher's own errors as the core's contract has them."""
+    return _KEPT.of(teacher.pk, lambda: [error.for_core() for error in own_errors_of(teacher)])

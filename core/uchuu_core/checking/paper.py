@@ -13,6 +13,7 @@ from uchuu_core.checking.entries import entry_of_line, readable_lines, shown_ent
 from uchuu_core.checking.equations import same_by_special_cases
 from uchuu_core.checking.follow_through import follow_through
 from uchuu_core.checking.judgement import Judgement
+from uchuu_core.checking.made_before import MadeBefore
 from uchuu_core.checking.naming import PEN, counter_says, error_record, named_error, worded
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.own_errors import moves_of, wording_of
@@ -59,7 +60,7 @@ def check(problem: Problem) -> Checked:
     records: list[CheckedLine] = []
     first_wrong: int | None = None
     error: str | None = None
-    turn, seen = _Turn(problem, len(steps)), set(problem.seen)
+    turn = _Turn(problem, len(steps))
     written = context.given
     for number, step in enumerate(steps, start=1):
         text = problem.lines[number - 1]
@@ -74,14 +75,13 @@ def check(problem: Problem) -> Checked:
         record = _record(text, step, context)
         explains = turn.has_come(number, before)
         if judgement.verdict in ("wrong", "loses"):
-            named = named_error(step, context, seen) if explains else None
+            made = MadeBefore(steps[: number - 1], context)
+            named = named_error(step, context, made) if explains else None
             record["error"] = error_record(named, problem.own) if named else None
             if explains and not isinstance(line, Feature) and (not named or named.id in PEN):
                 record["copied" if named else "changed"] = _changes(before, line)
             if first_wrong is None:
                 first_wrong, error = number, named.id if named else None
-            if named:
-                seen.add(named.id)
         elif judgement.verdict in ("ok", "may-add"):
             if explains and not judgement.says:
                 _explain(record, step, written, context)

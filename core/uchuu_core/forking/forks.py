@@ -135,7 +135,9 @@ def _of_line(listed: list[Candidate], example: Example, most: int) -> Iterator[F
     for candidate in listed:
         form = unordered(candidate.wrong)
         if form in lines:
-            lines[form] = replace(lines[form], also=(*lines[form].also, candidate.error))
+            same = lines[form]
+            if candidate.error not in (same.error, *same.also):
+                lines[form] = replace(same, also=(*same.also, candidate.error))
             continue
         if candidate.error in errors or len(lines) - hidden == most or tried == MOST_TRIED * most:
             continue

@@ -6,7 +6,7 @@ from uchuu_core.answers.made import Twin as TwinRecord
 from uchuu_core.checking.context import context_of
 from uchuu_core.contract import Problem
 from uchuu_core.tree.shape import unordered
-from uchuu_core.twinning.tempting import tempts
+from uchuu_core.twinning.tempting import tempting_twin_of
 from uchuu_core.twinning.twin import as_record, original_of, twin_of
 
 
@@ -23,5 +23,5 @@ def twin(problem: Problem) -> TwinRecord:
     taken = {
         unordered(context_of(replace(problem, given=text), []).given) for text in problem.avoid
     }
-    fits = tempts if problem.tempting else None
-    return as_record(twin_of(original, problem.seed, taken, fits), problem.seed)
+    draw = tempting_twin_of if problem.tempting else twin_of
+    return as_record(draw(original, problem.seed, taken), problem.seed)

@@ -1,18 +1,39 @@
 """Tempting twins: the best known wrong route works out as nicely as the right one."""
 
 from fractions import Fraction
+from itertools import islice
+from typing import Any
 
+from uchuu_core.failures import OutOfScope
 from uchuu_core.forking.example import example_of
 from uchuu_core.forking.forks import Fork, forks_of
 from uchuu_core.tree.nodes import Either, Line, Mixed, Number, Outcome, Quotient, Root
 from uchuu_core.tree.paths import parts
 from uchuu_core.twinning.likeness import Likeness
-from uchuu_core.twinning.twin import Twin
+from uchuu_core.twinning.twin import Original, Twin, twins, works_the_same
 
+MOST_LOOKED_AT = 16
+"""Twins whose forks are looked for."""
 _SMALL = Fraction(30)
 
 
-def tempts(found: Twin) -> bool:
+def tempting_twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
+    """Return the twin of *seed*, not among *taken*, in which a common wrong route works out too.
+
+    Raises:
+        OutOfScope: there is none among the first ``MOST_LOOKED_AT``.
+    """
+    like = (found for found in twins(original, seed, taken) if works_the_same(found, original))
+    for found in islice(like, MOST_LOOKED_AT):
+        if _tempts(found):
+            return found
+    raise OutOfScope(
+        "No other numbers were found with which a common wrong route works out as nicely. "
+        "Take an ordinary twin, or another problem."
+    )
+
+
+def _tempts(found: Twin) -> bool:
     """Whether the first fork of the twin ends in an answer that looks as right as the right one."""
     forks = [
         fork for fork in forks_of(example_of(found.context, by_method=True)) if not fork.hidden

@@ -5,9 +5,10 @@ result is a twin is decided by working it: the judge of papers holds every line,
 same and the answer of the same kind. Everything follows from the seed; nothing depends on time.
 """
 
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from itertools import islice
 from random import Random
 from typing import Any
 
@@ -33,13 +34,6 @@ DRAWN = 800
 """Candidates that are drawn before a structure is said to have no room."""
 WORKED = 60
 """Candidates that are worked before the nearest one is taken, or none."""
-
-MOST_REFUSED = 16
-"""Twins that are looked at for one in which a wrong route works out too."""
-NONE_TEMPTS = (
-    "No other numbers were found with which a common wrong route works out as nicely. "
-    "Take an ordinary twin, or another problem."
-)
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,50 +70,46 @@ def original_of(problem: Problem) -> Original:
     return Original(context, likeness(context, problem.method)[0])
 
 
-def twin_of(
-    original: Original,
-    seed: int,
-    taken: set[Any],
-    fits: Callable[[Twin], bool] | None = None,
-) -> Twin:
-    """Return the twin of *seed* that is not among *taken* (unordered forms) and that *fits*.
+def twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
+    """Return the twin of *seed* that is not among *taken* (unordered forms).
 
     Raises:
         OutOfScope: there is no room for other numbers.
     """
-    given = original.context.given
-    if not numerals(given):
-        raise OutOfScope("There is no number in this problem that could be another one.")
-    chance = Random(f"{seed} {plain(given)}")
-    taken = taken | {unordered(given)}
     nearest: Twin | None = None
-    worked = refused = 0
-    for line in candidates(original, chance):
-        if unordered(line) in taken:
-            continue
-        found = _tried(line, original)
-        worked += 1
-        if found is not None:
-            if found.likeness.laws == original.likeness.laws:
-                if fits is None or fits(found):
-                    return found
-                refused += 1
-            if refused == MOST_REFUSED:
-                raise OutOfScope(NONE_TEMPTS)
-            if fits is not None:
-                continue
-            if nearest is None or _distance(found, original) < _distance(nearest, original):
-                nearest = found
-        if worked == WORKED:
-            break
-    if fits is not None:
-        raise OutOfScope(NONE_TEMPTS)
+    for found in twins(original, seed, taken):
+        if works_the_same(found, original):
+            return found
+        if nearest is None or _distance(found, original) < _distance(nearest, original):
+            nearest = found
     if nearest is None or _distance(nearest, original) > len(original.likeness.laws) // 2:
         raise OutOfScope(
             "No other numbers were found with which this works out the same way. "
             "Choose a problem with more numbers in it, or another method."
         )
     return nearest
+
+
+def twins(original: Original, seed: int, taken: set[Any]) -> Iterator[Twin]:
+    """Yield what *seed* draws that is like the original and not among *taken*, ``WORKED`` tried.
+
+    Raises:
+        OutOfScope: there is no number to change.
+    """
+    given = original.context.given
+    if not numerals(given):
+        raise OutOfScope("There is no number in this problem that could be another one.")
+    taken = taken | {unordered(given)}
+    drawn = candidates(original, Random(f"{seed} {plain(given)}"))
+    for line in islice((line for line in drawn if unordered(line) not in taken), WORKED):
+        found = _tried(line, original)
+        if found is not None:
+            yield found
+
+
+def works_the_same(found: Twin, original: Original) -> bool:
+    """Return whether the twin has the law of every line in common with the original."""
+    return found.likeness.laws == original.likeness.laws
 
 
 def _distance(found: Twin, original: Original) -> int:

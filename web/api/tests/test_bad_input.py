@@ -39,6 +39,15 @@ def test_text_that_cannot_be_stored_is_refused_with_its_place(
     assert "cannot be kept" in reply.json()["message"]
 
 
+def test_what_is_sent_as_something_else_is_looked_at_too(ada: ApiClient) -> None:
+    body = json.dumps({**SOLVE, "title": "a\x00b"})
+    headers = {"X-CSRFToken": ada.http.cookies["csrftoken"].value}
+
+    reply = ada.http.post("/api/examples", body, content_type="text/plain", headers=headers)
+
+    assert (reply.status_code, reply.json()["code"]) == (422, "bad-text")
+
+
 def test_what_only_looks_like_it_is_kept(ada: ApiClient) -> None:
     """A tab, a new line, an emoji in two halves, a backslash before u0000 as somebody types it."""
     for text in ("a\tb\nc", "😀", r"\u0000 is no letter", "é − ×"):

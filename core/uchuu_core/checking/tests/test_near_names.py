@@ -75,5 +75,13 @@ def test_what_the_same_paper_did_above_counts() -> None:
     assert after_another == "exponent-as-multiplier"
 
 
+def test_a_name_does_not_depend_on_how_much_is_explained_in_one_call() -> None:
+    lines = ["6 + (2+2)^2", "6 + 8"]
+    whole = _error("evaluate", "3^2 + (2+2)^2", *lines)
+    later = _error("evaluate", "3^2 + (2+2)^2", *lines, explained=1)
+
+    assert later == whole
+
+
 def test_numbers_are_not_factored_wrongly() -> None:
     assert _error("evaluate", "3-2-2", "3")["id"] != "gcf-negative-sign-inside"

@@ -262,6 +262,7 @@ def test_a_line_that_was_crossed_out_is_the_first_fork_and_counts_as_a_line() ->
 
     assert (found[0]["wrong"], found[0]["after"]) == ("2x = 14", 0)
     assert found[0]["crossed_out"] is True
+    assert "also" not in found[0]  # the example invites the same error: it is no other one
     assert found[0]["error"] == "lineq-same-sign-when-moved"
     assert not any(fork.get("crossed_out") for fork in found[1:])
     assert {fork["after"] for fork in found} <= {0, 3, 5}  # on the lines that are written there

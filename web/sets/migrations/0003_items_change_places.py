@@ -7,7 +7,7 @@ from django.db import migrations, models
 class Migration(migrations.Migration):
 
     dependencies = [
-        ('examples', '0006_remove_writtenline_one_line_a_position_and_more'),
+        ('examples', '0006_lines_change_places'),
         ('sets', '0002_problemset_form_problemset_house_and_more'),
     ]
 
