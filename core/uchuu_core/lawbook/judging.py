@@ -10,4 +10,4 @@ EXCLUDED_WITH_VALUE = Sentence("At {value} the given has a value, but this line 
 FITS_BEFORE_NOT_HERE = Sentence("{point} fits the line before; here {left} is not {right}.")
 IS_NOT = Sentence("{left} is not {right}.")
 TRY = Sentence("Try {point}: {left} is not {right}.")
-OTHER_NUMBERS = Sentence("To tell: give {line}. {one} writes {first}, {other} writes {second}.")
+OTHER_NUMBERS = Sentence("Give {line}. {one} writes {first}, {other} writes {second}.")

@@ -168,7 +168,7 @@ test('what else would write the same line is said after the likeliest', () => {
 })
 
 test('what tells two names apart stands beside them', () => {
-  const apart = 'To tell: give (3 + 3)².'
+  const apart = 'Give (3 + 3)².'
   const panel = details('wrong', { error: { ...ERROR, apart, apart_parts: [{ text: apart }] } })
 
   expect(panel.text()).toContain(words.bench.apart)

@@ -20,7 +20,7 @@ def test_other_numbers_tell_two_names_apart() -> None:
     error = _error("evaluate", "(2+2)^2", "8")
 
     assert [error["id"], *error["also"]][:2] == ["expand-square-termwise", "exponent-as-multiplier"]
-    assert error["apart"].startswith("To tell: give (3 + 3)².")
+    assert error["apart"].startswith("Give (3 + 3)².")
     assert "3² + 3²" in error["apart"]
     assert "(3 + 3) · 2" in error["apart"]
 
