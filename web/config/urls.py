@@ -1,12 +1,13 @@
 """Addresses: the API, and for everything else the one page of the application."""
 
 from api.entrance import record
-from api.root import api
 from django.conf import settings
 from django.http import Http404, HttpRequest, HttpResponse
 from django.urls import path, re_path
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
+
+from config.api import api
 
 
 @require_GET

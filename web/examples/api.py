@@ -7,32 +7,60 @@ from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
 from django.db.models import QuerySet
 from django.http import HttpRequest
-from ninja import Body, Router, Status
+from filing.actions import file_under
+from filing.api import FiledOut, FilingIn
+from filing.pages import page_of
+from filing.queries import tags_of
+from ninja import Body, Query, Router, Status
 
 from examples.actions.import_examples import import_examples
-from examples.actions.put_aside import bring_back, put_aside
 from examples.actions.save_example import StaleVersion, create_example, save_example
+from examples.actions.write_facts import write_words
 from examples.models import Example, Snapshot
-from examples.queries import list_of, one_of
+from examples.queries import ORDERS, Wanted, all_of, found_of, looked_at, one_of, why_found
 from examples.schemas import (
     ExampleFile,
     ExampleIn,
     ExampleOut,
-    ExampleRow,
+    ExamplePage,
     ExampleSave,
     Imported,
     SnapshotOut,
     Stale,
+    WantedIn,
 )
 
 router = Router()
 _MISSING = {404: FailureRecord, 401: FailureRecord}
+_REFUSALS = {**_MISSING, 422: FailureRecord}
 
 
-@router.get("", response=list[ExampleRow])
-def listed(request: HttpRequest) -> QuerySet[Example]:
-    """Return all examples, last changed first."""
-    return list_of(teacher_of(request))
+@router.get("", response={200: ExamplePage, **_REFUSALS})
+def listed(request: HttpRequest, query: Query[WantedIn]) -> dict[str, Any]:
+    """Return a page of the examples that are wanted."""
+    wanted = Wanted(**query.dict(exclude={"order", "cursor"}))
+    found = found_of(teacher_of(request), wanted, query.order)
+    page = page_of(request, found, ORDERS[query.order], query.cursor)
+    for example in page["results"]:
+        example.why = why_found(example, wanted)
+    return page
+
+
+@router.get("/tags", response={200: list[str], 401: FailureRecord})
+def tags(request: HttpRequest) -> list[str]:
+    """Return the tags that examples have, in the order of the alphabet."""
+    return tags_of(Example.objects.filter(teacher=teacher_of(request), deleted=None))
+
+
+@router.post("/file", response={200: FiledOut, **_REFUSALS})
+def file(request: HttpRequest, body: FilingIn) -> dict[str, int]:
+    """File examples under a unit, and change their tags."""
+    teacher = teacher_of(request)
+    found = Example.objects.filter(teacher=teacher, pk__in=body.ids)
+    count = file_under(found, teacher=teacher, unit=body.wish(), add=body.add, drop=body.drop)
+    for example in found:
+        write_words(example)
+    return {"count": count}
 
 
 @router.post("", response={201: ExampleOut, 401: FailureRecord})
@@ -44,7 +72,7 @@ def create(request: HttpRequest, body: ExampleIn) -> Status[Example]:
 @router.get("/export", response=ExampleFile)
 def export_all(request: HttpRequest) -> dict[str, Any]:
     """Return all examples in the exchange format."""
-    found = list_of(teacher_of(request)).prefetch_related("lines")
+    found = all_of(teacher_of(request))
     return {"examples": [ExampleOut.from_orm(example).dict() for example in found]}
 
 
@@ -58,7 +86,7 @@ def import_all(request: HttpRequest, body: Body[dict[str, Any]]) -> Status[dict[
 @router.get("/{identity}", response={200: ExampleOut, **_MISSING})
 def one(request: HttpRequest, identity: UUID) -> Example:
     """Return one example."""
-    return one_of(teacher_of(request), identity)
+    return looked_at(one_of(teacher_of(request), identity))
 
 
 @router.get("/{identity}/history", response={200: list[SnapshotOut], **_MISSING})
@@ -85,11 +113,13 @@ def save(request: HttpRequest, identity: UUID, body: ExampleSave) -> Any:
 @router.delete("/{identity}", response={204: None, **_MISSING})
 def remove(request: HttpRequest, identity: UUID) -> Status[None]:
     """Put an example aside; it can be brought back."""
-    put_aside(example=one_of(teacher_of(request), identity))
+    one_of(teacher_of(request), identity).put_aside()
     return Status(204, None)
 
 
 @router.post("/{identity}/restore", response={200: ExampleOut, **_MISSING})
 def restore(request: HttpRequest, identity: UUID) -> Example:
     """Bring back an example that was put aside."""
-    return bring_back(example=one_of(teacher_of(request), identity, deleted=True))
+    example = one_of(teacher_of(request), identity, deleted=True)
+    example.bring_back()
+    return example

@@ -1,6 +1,7 @@
 """Records of examples in and out."""
 
 from datetime import datetime
+from typing import Any, Literal
 from uuid import UUID
 
 from algebra.schemas import Form, Numbers, OwnRules
@@ -53,8 +54,19 @@ class ExampleOut(ExampleIn):
         return [line.text for line in example.lines.all()]
 
 
+class InSet(Schema):
+    """A set in which an example stands."""
+
+    id: UUID
+    title: str
+
+
 class ExampleRow(Schema):
-    """An example in the list."""
+    """An example in a list, with what is known of it without asking the core.
+
+    ``stop``: what is known of its last line; empty where it has none. ``known``: whether all this is about
+    the example as it is now (else it is being worked out). ``why``: where a search found its words.
+    """
 
     id: UUID
     title: str
@@ -62,6 +74,59 @@ class ExampleRow(Schema):
     given: str
     changed: datetime
     line_count: int
+    unit: UUID | None
+    tags: list[str]
+    difficulty: float | None
+    stop: str
+    known: bool
+    in_sets: list[InSet]
+    why: str = ""
+
+    @staticmethod
+    def resolve_line_count(example: Example) -> int:
+        """Count the lines."""
+        return example.facts.lines
+
+    @staticmethod
+    def resolve_unit(example: Example) -> UUID | None:
+        """Return the key of the unit."""
+        return example.unit_id
+
+    @staticmethod
+    def resolve_stop(example: Example) -> str:
+        """Return what is known of the last line."""
+        return example.facts.stop
+
+    @staticmethod
+    def resolve_known(example: Example) -> bool:
+        """Return whether the core was asked about this version."""
+        return example.facts.known_for == example.version
+
+    @staticmethod
+    def resolve_in_sets(example: Example) -> list[Any]:
+        """Return the sets that it stands in, without those put aside."""
+        return [item.set for item in example.in_sets.all() if item.set.deleted is None]
+
+
+class ExamplePage(Schema):
+    """A page of a list; ``next`` is given as ``cursor`` for the page after it, None at the end."""
+
+    results: list[ExampleRow]
+    next: str | None
+
+
+class WantedIn(Schema):
+    """What a list shows (see ``examples.queries.Wanted``), in which order, from which page on."""
+
+    words: str = Field(default="", max_length=200)
+    unit: UUID | None = None
+    tag: str = Field(default="", max_length=40)
+    easiest: float | None = None
+    hardest: float | None = None
+    stop: str = Field(default="", max_length=12)
+    aside: bool = False
+    order: Literal["changed", "opened", "name", "easiest", "hardest"] = "changed"
+    cursor: str = Field(default="", max_length=500)
 
 
 class Stale(Schema):

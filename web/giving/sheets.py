@@ -10,8 +10,9 @@ from dataclasses import asdict, dataclass, field, replace
 from random import Random
 from typing import Any, Literal
 
+from asking.asker import Asker
 from sets.models import ProblemSet, SetItem
-from sets.problems import Asker, asker_of
+from sets.problems import asker_of
 from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, readable, typst
 from uchuu_core.notation.tokens import Decimal

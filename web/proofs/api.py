@@ -6,11 +6,10 @@ from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
-from django.db.models import QuerySet
 from django.http import HttpRequest, HttpResponse
-from django.utils import timezone
 from exchange.api import BroughtOut, content_of
 from exchange.reading import text_of
+from filing.pages import page_of
 from jobs.api import JobOut
 from ninja import Field, File, Router, Schema, Status, UploadedFile
 from uchuu_core.answers.proofed import ProofItem
@@ -92,10 +91,18 @@ class KeyItemsIn(Schema):
     items: list[KeyItemIn] = Field(max_length=200)
 
 
-@router.get("", response=list[ProofRow])
-def listed(request: HttpRequest) -> QuerySet[Proof]:
-    """Return the proofed keys, newest first."""
-    return Proof.objects.filter(teacher=teacher_of(request), deleted=None)
+class ProofPage(Schema):
+    """A page of the list; ``next`` is given as ``cursor`` for the page after it, None at the end."""
+
+    results: list[ProofRow]
+    next: str | None
+
+
+@router.get("", response={200: ProofPage, **_REFUSALS})
+def listed(request: HttpRequest, cursor: str = "") -> dict[str, Any]:
+    """Return a page of the proofed keys, newest first."""
+    found = Proof.objects.filter(teacher=teacher_of(request), deleted=None).defer("text", "items")
+    return page_of(request, found, ("-created", "-id"), cursor)
 
 
 @router.post("", response={201: ProofOut, **_REFUSALS})
@@ -153,19 +160,15 @@ def to_set(request: HttpRequest, identity: UUID) -> Status[Any]:
 @router.delete("/{identity}", response={204: None, **_REFUSALS})
 def remove(request: HttpRequest, identity: UUID) -> Status[None]:
     """Put a proofed key aside."""
-    _put_aside(_of(request, identity), aside=True)
+    _of(request, identity).put_aside()
     return Status(204, None)
 
 
 @router.post("/{identity}/restore", response={200: ProofOut, **_REFUSALS})
 def restore(request: HttpRequest, identity: UUID) -> Proof:
     """Bring a proofed key back."""
-    return _put_aside(_of(request, identity, deleted=True), aside=False)
-
-
-def _put_aside(stored: Proof, *, aside: bool) -> Proof:
-    stored.deleted = timezone.now() if aside else None
-    stored.save(update_fields=["deleted"])
+    stored = _of(request, identity, deleted=True)
+    stored.bring_back()
     return stored
 
 

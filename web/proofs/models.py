@@ -4,10 +4,11 @@ import uuid
 
 from django.conf import settings
 from django.db import models
+from filing.models import PutAside
 from jobs.models import Job
 
 
-class Proof(models.Model):
+class Proof(PutAside, models.Model):
     """Somebody's key and the report on it."""
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
@@ -28,11 +29,10 @@ class Proof(models.Model):
     accepted = models.JSONField(default=list)
     """Places (from 0) of the items whose correction was accepted."""
     created = models.DateTimeField(auto_now_add=True)
-    deleted = models.DateTimeField(null=True, blank=True)
 
     class Meta:
-        ordering = ["-created"]
-        indexes = [models.Index(fields=["teacher", "-created"])]
+        ordering = ["-created", "-id"]
+        indexes = [models.Index(fields=["teacher", "-created", "-id"])]
 
     def __str__(self) -> str:
         return self.title

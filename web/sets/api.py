@@ -5,13 +5,16 @@ from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord
-from django.db.models import QuerySet
 from django.http import HttpRequest
 from examples.queries import one_of as example_of
+from filing.actions import file_under
+from filing.api import FiledOut, FilingIn
+from filing.pages import page_of
+from filing.queries import tags_of
 from jobs.api import JobOut
 from jobs.models import Job
 from jobs.running import begin
-from ninja import Router, Status
+from ninja import Query, Router, Status
 from uchuu_core import FAMILIES
 from uchuu_core.answers.made import Facts
 
@@ -20,50 +23,52 @@ from sets.actions.copy_set import copy_set
 from sets.actions.make_problems import MadeProblems, make_family, make_twins
 from sets.actions.save_set import (
     StaleSetVersion,
-    bring_set_back,
     create_set,
-    put_set_aside,
     save_set,
 )
 from sets.models import ProblemSet
-from sets.problems import asker_of, facts_of, with_facts
-from sets.queries import list_of, one_of
+from sets.problems import asker_of, with_facts
+from sets.queries import ORDERS, list_of, one_of
 from sets.schemas import (
     FamilyIn,
     FamilyOut,
-    Found,
     Made,
     NewProblems,
     SetIn,
     SetOut,
-    SetRow,
+    SetPage,
     SetSave,
+    SetsWanted,
     StaleSet,
     TwinsIn,
     VersionsIn,
 )
-from sets.search import search
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 404: FailureRecord, 422: FailureRecord}
 _LATER = {429: FailureRecord, 504: FailureRecord}
 
 
-@router.get("", response=list[SetRow])
-def listed(request: HttpRequest, aside: bool = False) -> QuerySet[ProblemSet]:
-    """Return all sets, last changed first; or those that were put aside."""
-    return list_of(teacher_of(request), aside=aside)
+@router.get("", response={200: SetPage, **_REFUSALS})
+def listed(request: HttpRequest, query: Query[SetsWanted]) -> dict[str, Any]:
+    """Return a page of the sets that are wanted."""
+    found = list_of(teacher_of(request), **query.dict(exclude={"order", "cursor"}))
+    return page_of(request, found, ORDERS[query.order], query.cursor)
 
 
-@router.get("/search", response=list[Found])
-def find(
-    request: HttpRequest,
-    words: str = "",
-    easiest: float | None = None,
-    hardest: float | None = None,
-) -> list[dict[str, Any]]:
-    """Find sets and problems by text, topic, skill, error and difficulty."""
-    return search(teacher_of(request), words[:200], easiest=easiest, hardest=hardest)
+@router.get("/tags", response={200: list[str], 401: FailureRecord})
+def tags(request: HttpRequest) -> list[str]:
+    """Return the tags that sets have, in the order of the alphabet."""
+    return tags_of(ProblemSet.objects.filter(teacher=teacher_of(request), deleted=None))
+
+
+@router.post("/file", response={200: FiledOut, **_REFUSALS})
+def file(request: HttpRequest, body: FilingIn) -> dict[str, int]:
+    """File sets under a unit, and change their tags."""
+    teacher = teacher_of(request)
+    found = ProblemSet.objects.filter(teacher=teacher, pk__in=body.ids)
+    count = file_under(found, teacher=teacher, unit=body.wish(), add=body.add, drop=body.drop)
+    return {"count": count}
 
 
 @router.get("/families", response=list[FamilyOut])
@@ -90,7 +95,7 @@ def facts(request: HttpRequest, identity: UUID, example: UUID) -> dict[str, Any]
     """Return what the core knows of one problem by the rules of this set, whether it is in it yet or not."""
     teacher = teacher_of(request)
     stored = one_of(teacher, identity)
-    return facts_of(asker_of(stored), example_of(teacher, example))
+    return asker_of(stored).facts(example_of(teacher, example))
 
 
 @router.post("/{identity}/problems", response={200: SetOut, **_REFUSALS})
@@ -156,11 +161,13 @@ def save(request: HttpRequest, identity: UUID, body: SetSave) -> Any:
 @router.delete("/{identity}", response={204: None, **_REFUSALS})
 def remove(request: HttpRequest, identity: UUID) -> Status[None]:
     """Put a set aside; its examples stay, and it can be brought back."""
-    put_set_aside(stored=one_of(teacher_of(request), identity))
+    one_of(teacher_of(request), identity).put_aside()
     return Status(204, None)
 
 
 @router.post("/{identity}/restore", response={200: SetOut, **_REFUSALS})
 def restore(request: HttpRequest, identity: UUID) -> ProblemSet:
     """Bring back a set that was put aside."""
-    return bring_set_back(stored=one_of(teacher_of(request), identity, deleted=True))
+    stored = one_of(teacher_of(request), identity, deleted=True)
+    stored.bring_back()
+    return stored

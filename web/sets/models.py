@@ -3,11 +3,13 @@
 import uuid
 
 from django.conf import settings
+from django.contrib.postgres.indexes import GinIndex
 from django.db import models
 from examples.models import Example
+from filing.models import Filed, PutAside
 
 
-class ProblemSet(models.Model):
+class ProblemSet(PutAside, Filed, models.Model):
     """A sheet, a test or a review; ``version`` grows by one with every change."""
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
@@ -28,12 +30,13 @@ class ProblemSet(models.Model):
     version = models.PositiveIntegerField(default=1)
     created = models.DateTimeField(auto_now_add=True)
     changed = models.DateTimeField(auto_now=True)
-    deleted = models.DateTimeField(null=True, blank=True)
-    """When it was put aside; it can be brought back."""
 
     class Meta:
-        ordering = ["-changed"]
-        indexes = [models.Index(fields=["teacher", "-changed"])]
+        ordering = ["-changed", "-id"]
+        indexes = [
+            models.Index(fields=["teacher", "-changed", "-id"]),
+            GinIndex(fields=["tags"]),
+        ]
 
     def __str__(self) -> str:
         return self.title

@@ -4,15 +4,35 @@ from uuid import UUID
 
 from api.failures import Refused
 from django.contrib.auth.models import User
-from django.db.models import Count, QuerySet
+from django.db.models import Count, OuterRef, Q, QuerySet, Subquery
+from django.db.models.functions import Coalesce
+from examples.queries import MOST_WORDS
+from filing.queries import filed
 
-from sets.models import ProblemSet
+from sets.models import ProblemSet, SetItem
+
+ORDERS: dict[str, tuple[str, ...]] = {
+    "changed": ("-changed", "-id"),
+    "name": ("title", "id"),
+}
+"""What the list may be sorted by."""
 
 
-def list_of(teacher: User, *, aside: bool = False) -> QuerySet[ProblemSet]:
-    """Return the teacher's sets, last changed first, with ``item_count``; or those put aside."""
+def list_of(
+    teacher: User,
+    *,
+    words: str = "",
+    unit: UUID | None = None,
+    tag: str = "",
+    aside: bool = False,
+) -> QuerySet[ProblemSet]:
+    """Return the teacher's sets that have all *words* in title or instruction, with ``item_count``; or those put aside."""
     found = ProblemSet.objects.filter(teacher=teacher, deleted__isnull=not aside)
-    return found.annotate(item_count=Count("items")).order_by("-changed")
+    found = found.filter(filed(unit, tag))
+    for word in words.split()[:MOST_WORDS]:
+        found = found.filter(Q(title__icontains=word) | Q(instruction__icontains=word))
+    count = SetItem.objects.filter(set=OuterRef("pk")).values("set").annotate(n=Count("pk"))
+    return found.annotate(item_count=Coalesce(Subquery(count.values("n")), 0))
 
 
 def one_of(teacher: User, identity: UUID | str, *, deleted: bool = False) -> ProblemSet:

@@ -1,6 +1,7 @@
 """Records of sets in and out."""
 
 from datetime import datetime
+from typing import Literal
 from uuid import UUID
 
 from algebra.schemas import OwnRules
@@ -68,6 +69,26 @@ class SetRow(Schema):
     form: str
     changed: datetime
     item_count: int
+    unit: UUID | None = Field(default=None, validation_alias="unit_id")
+    tags: list[str]
+
+
+class SetPage(Schema):
+    """A page of the list; ``next`` is given as ``cursor`` for the page after it, None at the end."""
+
+    results: list[SetRow]
+    next: str | None
+
+
+class SetsWanted(Schema):
+    """Which sets are listed, in which order, from which page on."""
+
+    words: str = Field(default="", max_length=200)
+    unit: UUID | None = None
+    tag: str = Field(default="", max_length=40)
+    aside: bool = False
+    order: Literal["changed", "name"] = "changed"
+    cursor: str = Field(default="", max_length=500)
 
 
 class StaleSet(Schema):
@@ -137,16 +158,3 @@ class VersionsIn(Schema):
 
     count: int = Field(default=2, ge=1, le=5)
     seed: int = 1
-
-
-class Found(Schema):
-    """A problem or a set that a search found."""
-
-    kind: str
-    id: UUID
-    title: str
-    given: str = ""
-    task: str = ""
-    difficulty: float | None = None
-    why: str
-    in_sets: list[str] = []

@@ -2,8 +2,8 @@
 
 from pathlib import Path
 
+from config.management.commands.write_openapi import schema_text
 from django.conf import settings
-from examples.management.commands.write_openapi import schema_text
 
 from api.testing import ApiClient
 

@@ -32,6 +32,7 @@ INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
     "django.contrib.sessions",
+    "django.contrib.postgres",
     "axes",
     "csp",
     "procrastinate.contrib.django",
@@ -39,10 +40,12 @@ INSTALLED_APPS = [
     "algebra",
     "errors",
     "house",
-    "examples",
+    "filing",
+    "examples.apps.ExamplesConfig",
     "sets.apps.SetsConfig",
     "proofs.apps.ProofsConfig",
     "keeping",
+    "config",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

@@ -9,6 +9,8 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
+from examples.actions.write_facts import write_words
+from examples.learning import learn_soon
 from examples.models import Example, Snapshot, WrittenLine
 from examples.schemas import ExampleIn, ExampleOut
 
@@ -30,6 +32,7 @@ def create_example(*, teacher: User, content: ExampleIn) -> Example:
     """Store a new example."""
     example = Example.objects.create(teacher=teacher, **_fields(content))
     _write_lines(example, content.lines)
+    _tell(example)
     return example
 
 
@@ -52,7 +55,14 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
     example.version += 1
     example.save()
     _write_lines(example, content.lines)
+    _tell(example)
     return example
+
+
+def _tell(example: Example) -> None:
+    """Let lists and searches know: its words now, what the core knows of it soon."""
+    write_words(example)
+    learn_soon(example.teacher_id)
 
 
 def _fields(content: ExampleIn) -> dict[str, Any]:

@@ -3,10 +3,12 @@
 import uuid
 
 from django.conf import settings
+from django.contrib.postgres.indexes import GinIndex
 from django.db import models
+from filing.models import Filed, PutAside
 
 
-class Example(models.Model):
+class Example(PutAside, Filed, models.Model):
     """Belongs to one teacher; ``version`` grows by one with every change."""
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
@@ -28,12 +30,16 @@ class Example(models.Model):
     version = models.PositiveIntegerField(default=1)
     created = models.DateTimeField(auto_now_add=True)
     changed = models.DateTimeField(auto_now=True)
-    deleted = models.DateTimeField(null=True, blank=True)
-    """When it was put aside; it can be brought back."""
+    opened = models.DateTimeField(null=True, blank=True)
+    """When somebody last looked at it."""
 
     class Meta:
-        ordering = ["-changed"]
-        indexes = [models.Index(fields=["teacher", "-changed"])]
+        ordering = ["-changed", "-id"]
+        indexes = [
+            models.Index(fields=["teacher", "-changed", "-id"]),
+            models.Index(fields=["teacher", "-opened", "-id"]),
+            GinIndex(fields=["tags"]),
+        ]
 
     def __str__(self) -> str:
         return self.title or self.given

@@ -5,7 +5,6 @@ from uuid import UUID
 from api.failures import Refused
 from django.contrib.auth.models import User
 from django.db import transaction
-from django.utils import timezone
 from examples.models import Example
 
 from sets.actions.place_items import place_items
@@ -69,19 +68,6 @@ def _same(stored: ProblemSet, content: SetIn) -> bool:
         house,
         content.items,
     )
-
-
-def put_set_aside(*, stored: ProblemSet) -> None:
-    """Take the set out of the list; its examples stay."""
-    stored.deleted = timezone.now()
-    stored.save(update_fields=["deleted"])
-
-
-def bring_set_back(*, stored: ProblemSet) -> ProblemSet:
-    """Bring a set back that was put aside."""
-    stored.deleted = None
-    stored.save(update_fields=["deleted"])
-    return stored
 
 
 def _write_items(stored: ProblemSet, items: list[ItemIn]) -> None:

@@ -4,9 +4,10 @@ import json
 from pathlib import Path
 from typing import Any
 
-from api.root import api
 from django.conf import settings
 from django.core.management.base import BaseCommand
+
+from config.api import api
 
 
 def schema_text() -> str:

@@ -2,6 +2,8 @@
 
 from typing import Any
 
+from algebra import pool
+from algebra.schemas import CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
 from api.auth import teacher_of
 from api.failures import FailureRecord
 from django.http import HttpRequest, HttpResponse
@@ -10,9 +12,6 @@ from house.queries import for_core as house_rules
 from ninja import Router
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.operations import OPERATIONS
-
-from algebra import pool
-from algebra.schemas import CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
 
 router = Router()
 _REFUSALS = dict.fromkeys((401, 413, 422, 429, 504), FailureRecord)

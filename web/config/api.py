@@ -1,9 +1,12 @@
 """The API: all routers gathered, one schema, one way to refuse."""
 
-from algebra.api import router as algebra
+from api import failures
+from api.auth import signed_in
+from asking.api import router as algebra
 from errors.api import router as errors
 from examples.api import router as examples
 from exchange.api import router as exchange
+from filing.api import router as filing
 from giving.api import router as giving
 from house.api import router as house
 from jobs.api import router as jobs
@@ -13,9 +16,6 @@ from proofs.api import router as proofs
 from sets.api import router as sets
 from teachers.api import router as session
 
-from api import failures
-from api.auth import signed_in
-
 api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
 failures.install(api)
 api.add_router("/session", session, tags=["session"])
@@ -23,6 +23,7 @@ api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/algebra", algebra, tags=["algebra"])
 api.add_router("/errors", errors, tags=["errors"])
 api.add_router("/house", house, tags=["house"])
+api.add_router("/units", filing, tags=["units"])
 api.add_router("/sets", sets, tags=["sets"])
 api.add_router("/jobs", jobs, tags=["jobs"])
 api.add_router("/give", giving, tags=["give"])

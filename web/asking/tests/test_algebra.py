@@ -3,11 +3,10 @@
 from typing import Any
 
 import pytest
-from api.testing import ApiClient
-from uchuu_core import operations
-
 from algebra import pool, worker
 from algebra.tests import misbehaving
+from api.testing import ApiClient
+from uchuu_core import operations
 
 
 def test_a_paper_is_judged_and_its_error_named(ada: ApiClient) -> None:
