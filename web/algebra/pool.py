@@ -8,10 +8,10 @@ import atexit
 import json
 import multiprocessing
 import threading
-from collections.abc import Hashable
+from collections.abc import Callable, Hashable
 from concurrent.futures import TimeoutError as Late
 from concurrent.futures.process import BrokenProcessPool
-from typing import Any
+from typing import Any, TypeVar, cast
 
 from django.conf import settings
 from pebble import ProcessExpired, ProcessPool
@@ -20,6 +20,7 @@ from uchuu_core.failures import Failure
 from algebra import worker
 from algebra.turns import Turns
 
+T = TypeVar("T")
 _lock = threading.Lock()
 _pool: ProcessPool | None = None
 _turns = Turns(settings.ALGEBRA_WORKERS)
@@ -59,13 +60,11 @@ def close(*, forget: bool = True) -> None:
             _pool = None if forget else _pool
 
 
-def _scheduled(operation: str, record: dict[str, Any]) -> Any:
+def _scheduled(function: Callable[..., Any], words: tuple[Any, ...]) -> Any:
     """Hand the call to a worker; a pool that has broken down is made anew, once."""
     for attempt in (1, 2):
         try:
-            return _ready().schedule(
-                worker.answer, args=(operation, record), timeout=settings.ALGEBRA_SECONDS
-            )
+            return _ready().schedule(function, args=words, timeout=settings.ALGEBRA_SECONDS)
         except RuntimeError:
             if attempt == 2:
                 raise
@@ -85,18 +84,27 @@ def run_text(operation: str, record: dict[str, Any], whose: Hashable = None) -> 
         Failure: what the core refuses, ``TookTooLong`` or ``Busy``.
     """
     with _turns.turn(whose, operation):
-        is_answer, text = _answer(operation, record)
+        is_answer, text = _done(worker.answer, operation, record)
     if not is_answer:
         raise Relayed(**json.loads(text)["failure"])
-    return text
+    return str(text)
 
 
-def _answer(operation: str, record: dict[str, Any]) -> tuple[bool, str]:
+def apart(function: Callable[..., T], *words: Any, whose: Hashable = None) -> T:
+    """Call *function* in a worker: what may take long, or break, takes no thread of a request with it.
+
+    Raises:
+        Failure: ``TookTooLong`` or ``Busy``.
+    """
+    with _turns.turn(whose, function.__name__):
+        return cast("T", _done(function, *words))
+
+
+def _done(function: Callable[..., Any], *words: Any) -> Any:
     """Ask a worker; a worker that was found dead is replaced, and another one is asked, once."""
     for attempt in (1, 2):
         try:
-            answer: tuple[bool, str] = _scheduled(operation, record).result()
-            return answer
+            return _scheduled(function, words).result()
         except Late:
             break
         except (ProcessExpired, BrokenProcessPool, OSError):

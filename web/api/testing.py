@@ -26,6 +26,13 @@ class ApiClient:
             headers=headers,
         )
 
+    def listed(self, path: str) -> list[dict[str, Any]]:
+        """Return the first page of a list."""
+        reply = self.call("GET", path)
+        assert reply.status_code == 200, reply.json()
+        found: list[dict[str, Any]] = reply.json()["results"]
+        return found
+
     def upload(self, path: str, name: str, content: bytes) -> Any:
         """Send one file as the field ``file``."""
         token = self.http.cookies["csrftoken"].value

@@ -1,13 +1,10 @@
 """The worker learns what the core knows of each example, a while after it was changed."""
 
-import contextlib
 from typing import Any
 
 from django.conf import settings
 from django.contrib.auth.models import User
-from django.db import transaction
-from procrastinate.contrib.django import app
-from procrastinate.exceptions import AlreadyEnqueued
+from jobs.queue import hand_to_workers
 
 from examples.actions.write_facts import learn
 
@@ -18,20 +15,12 @@ A_PAUSE = 2
 def learn_soon(teacher: int) -> None:
     """Have the worker learn of this teacher's changed examples; once, however often it is said meanwhile."""
     if not settings.JOBS_AT_ONCE:
-        transaction.on_commit(lambda: _hand_over(teacher))
+        hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=A_PAUSE, teacher=teacher)
 
 
 def learn_again(instance: Any, **_: Any) -> None:
     """Have all of a teacher's examples learnt anew: a rule or an own error was changed (a signal's receiver)."""
     learn_soon(instance.teacher_id)
-
-
-def _hand_over(teacher: int) -> None:
-    task = app.configure_task(
-        "learn", queueing_lock=f"learn-{teacher}", schedule_in={"seconds": A_PAUSE}, priority=-1
-    )
-    with contextlib.suppress(AlreadyEnqueued):
-        task.defer(teacher=teacher)
 
 
 def learn_of(teacher: int) -> None:

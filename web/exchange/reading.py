@@ -7,7 +7,6 @@ import csv
 import io
 import json
 import re
-import zipfile
 from dataclasses import dataclass, field
 from functools import lru_cache
 from pathlib import Path
@@ -17,12 +16,12 @@ from algebra import pool
 from api.entrance import says_unstorable, unstorable
 from api.failures import Refused
 from jsonschema import Draft202012Validator
-from openpyxl import load_workbook
 from uchuu_core.failures import Failure
 from uchuu_core.notation import read
 
+from exchange.workbook import FORMULA, rows_of_workbook
+
 MOST_BYTES = 2_000_000
-MOST_UNPACKED = 4_000_000
 MOST_ROWS = 100
 MOST_CHARACTERS = 20_000
 """Of one problem."""
@@ -232,28 +231,14 @@ def _csv_rows(text: str) -> list[list[str]]:
 
 
 def _sheet_rows(content: bytes) -> list[list[str]]:
+    """Read a workbook where it can be ended when it takes too long."""
     try:
-        with zipfile.ZipFile(io.BytesIO(content)) as packed:
-            parts = packed.infolist()
-            if sum(part.file_size for part in parts) > MOST_UNPACKED or len(parts) > 500:
-                raise refuse("Unpacked it would be too large.")
-            if any(
-                part.filename.startswith(("/", "\\")) or ".." in part.filename for part in parts
-            ):
-                raise refuse("It holds paths that lead out of it.")
-        book = load_workbook(io.BytesIO(content), read_only=True, data_only=False)
-        sheet = book.worksheets[0]
-        rows = []
-        for row in sheet.iter_rows(max_row=MOST_ROWS + 2, max_col=40):
-            cells = ["" if cell.value is None else str(cell.value) for cell in row]
-            if any(getattr(cell, "data_type", "") == "f" for cell in row):
-                cells = ["=formula", *cells[1:]]
-            rows.append(cells)
-        return rows
-    except Refused:
-        raise
-    except Exception:  # whatever the library meets in a broken package: nothing of it is used
-        raise refuse("It is not a workbook that can be opened.") from None
+        found = pool.apart(rows_of_workbook, content, MOST_ROWS + 2)
+    except pool.TookTooLong:
+        raise refuse("This workbook takes too long to open. Save its sheet as CSV.") from None
+    if isinstance(found, str):
+        raise refuse(found)
+    return found
 
 
 def _of_rows(rows: list[list[str]], name: str) -> Brought:
@@ -267,7 +252,7 @@ def _of_rows(rows: list[list[str]], name: str) -> Brought:
         raise refuse(f"A set holds at most {MOST_ROWS} problems; these are {len(rows) - 1}.")
     found = Brought(name.rsplit(".", 1)[0][:200])
     for at, row in enumerate(rows[1:], start=2):
-        if row and row[0] == "=formula":
+        if row and row[0] == FORMULA:
             found.rows.append(Row(at, False, "It holds a formula. Put its value in."))
             continue
         cells = dict(zip(names, (cell.strip() for cell in row), strict=False))

@@ -26,7 +26,7 @@ class Job(models.Model):
     """What each step is given; None until it is planned."""
     outcome = models.JSONField(null=True, blank=True)
     state = models.CharField(max_length=10, default=WAITING)
-    runner = models.CharField(max_length=32, blank=True)
+    runner = models.CharField(max_length=40, blank=True)
     """Who does it now: a worker that finds another name here has lost it and stops."""
     message = models.TextField(blank=True)
     """Why it failed, or what it could not do."""

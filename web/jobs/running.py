@@ -11,7 +11,6 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.db.models import Q
 from django.utils import timezone
-from procrastinate.contrib.django import app
 from uchuu_core.failures import Failure
 
 from jobs.kinds import KINDS
@@ -26,8 +25,11 @@ from jobs.models import (
     Job,
     StepResult,
 )
+from jobs.queue import hand_to_workers
 
 log = logging.getLogger(__name__)
+A_SLICE = 10
+"""Steps that a job does before others have their turn."""
 
 
 def begin(*, teacher: User, kind: str, params: dict[str, Any]) -> Job:
@@ -43,8 +45,13 @@ def hand_over(job: Job) -> None:
     if settings.JOBS_AT_ONCE:
         run(str(job.pk))
         return
-    task = app.configure_task("run_job")
-    transaction.on_commit(lambda: task.defer(identity=str(job.pk)))
+    hand_to_workers("run_job", f"job-{job.pk}", priority=-_ahead(job), identity=str(job.pk))
+
+
+def _ahead(job: Job) -> int:
+    """Count the older jobs of the same teacher: everybody's first one comes before anybody's second."""
+    same = Job.objects.filter(teacher_id=job.teacher_id, state__in=OPEN)
+    return same.filter(created__lt=job.created).count()
 
 
 def cancel(job: Job) -> Job:
@@ -54,9 +61,17 @@ def cancel(job: Job) -> Job:
     return job
 
 
-def requeue_left() -> int:
-    """Hand over again what a worker left lying; return how many."""
-    left = list(Job.objects.filter(state__in=OPEN))
+def requeue_left(slot: str = "") -> int:
+    """Hand over again what was left lying; return how many.
+
+    *slot*: the worker's own place, when it starts: what its predecessor was doing is free at once. Others'
+    work is free after it was silent for ``JOB_SECONDS``.
+    """
+    quiet = timezone.now() - timedelta(seconds=settings.JOB_SECONDS)
+    is_left = Q(changed__lt=quiet)
+    if slot:
+        is_left |= Q(state=RUNNING, runner__startswith=f"{slot}:")
+    left = list(Job.objects.filter(is_left, state__in=OPEN))
     Job.objects.filter(pk__in=[job.pk for job in left]).update(state=WAITING)
     for job in left:
         hand_over(job)
@@ -64,10 +79,13 @@ def requeue_left() -> int:
 
 
 def run(identity: str) -> None:
-    """Do the job, or what is left of it; nothing where another worker has it or it is over."""
+    """Do the job, or what is left of it; nothing where another worker has it or it is over.
+
+    After ``A_SLICE`` steps it stands behind others again: nobody's long job holds up anybody's short one.
+    """
     quiet = timezone.now() - timedelta(seconds=settings.JOB_SECONDS)
     is_free = Q(state=WAITING) | Q(state=RUNNING, changed__lt=quiet)
-    runner = uuid4().hex
+    runner = f"{settings.JOB_SLOT}:{uuid4().hex[:24]}"
     free = Job.objects.filter(is_free, pk=identity)
     if not free.update(state=RUNNING, runner=runner, changed=timezone.now()):
         return
@@ -78,10 +96,15 @@ def run(identity: str) -> None:
         if job.steps is None:
             job.steps = kind.plan(job)
             job.save(update_fields=["steps", "changed"])
+        begun = len(job.results)
         while len(job.results) < len(job.steps):
             if not mine.exists():
                 return  # cancelled, or taken up by another worker
             number = len(job.results)
+            if number - begun == A_SLICE and not settings.JOBS_AT_ONCE:
+                if mine.update(state=WAITING, runner="", changed=timezone.now()):
+                    hand_over(job)
+                return
             value = kind.step(job, job.steps[number])
             with transaction.atomic():
                 if not mine.select_for_update().exists():

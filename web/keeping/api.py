@@ -3,24 +3,19 @@
 import json
 
 from api.auth import teacher_of
+from api.entrance import says_unstorable, unstorable
 from api.failures import FailureRecord
 from django.http import HttpRequest, HttpResponse
 from exchange.reading import refuse
-from ninja import File, Router, Schema, UploadedFile
+from jobs.api import JobOut
+from jobs.models import Job
+from jobs.running import begin
+from ninja import File, Router, Status, UploadedFile
 
-from keeping.everything import Restored, everything_of, restore
+from keeping.everything import everything_of
 
 router = Router()
 MOST_BYTES = 30_000_000
-
-
-class RestoredOut(Schema):
-    """How much was brought back."""
-
-    examples: int
-    sets: int
-    own_errors: int
-    proofs: int
 
 
 @router.get("/everything.json")
@@ -31,13 +26,18 @@ def everything(request: HttpRequest) -> HttpResponse:
     return HttpResponse(text, content_type="application/json", headers=headers)
 
 
-@router.post("/restore", response={200: RestoredOut, 401: FailureRecord, 422: FailureRecord})
-def bring_back(request: HttpRequest, file: File[UploadedFile]) -> Restored:
-    """Bring back what such a file holds; what is there already is not made twice."""
+@router.post("/restore", response={201: JobOut, 401: FailureRecord, 422: FailureRecord})
+def bring_back(request: HttpRequest, file: File[UploadedFile]) -> Status[Job]:
+    """Begin to bring back what such a file holds; what is there already is not made twice."""
     if (file.size or 0) > MOST_BYTES:
         raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
     try:
         document = json.loads(file.read().decode("utf-8-sig"))
     except (ValueError, RecursionError):
         raise refuse("It is not a JSON file that can be read.") from None
-    return restore(teacher=teacher_of(request), document=document)
+    if not isinstance(document, dict) or document.get("format") != "uchuu-everything":
+        raise refuse("It is not a file that “Keep everything” made.")
+    if character := unstorable(document):
+        raise refuse(says_unstorable(character))
+    job = begin(teacher=teacher_of(request), kind="restore", params={"document": document})
+    return Status(201, job)

@@ -4,6 +4,7 @@ import json
 import multiprocessing
 import os
 import signal
+import time
 from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
@@ -55,3 +56,10 @@ def test_a_worker_that_was_killed_while_it_was_idle_is_noticed_by_nobody() -> No
         for child in multiprocessing.active_children():
             os.kill(child.pid or 0, signal.SIGKILL)
         assert _check("2x = 6", "x = 3")["lines"][0]["verdict"] == "ok"
+
+
+def test_what_is_done_apart_is_ended_when_it_takes_too_long(settings: Any) -> None:
+    assert pool.apart(sorted, [3, 1, 2]) == [1, 2, 3]
+    settings.ALGEBRA_SECONDS = 0.3
+    with pytest.raises(pool.TookTooLong):
+        pool.apart(time.sleep, 30)

@@ -194,8 +194,9 @@ def test_what_the_forms_refuse_a_restore_refuses_too(ada: ApiClient) -> None:
         _everything(ada, examples=[{**example, "title": "a\x00b"}]),
     ]
 
-    assert [reply.status_code for reply in replies] == [422, 422, 422]
-    assert ada.call("GET", "/proofs").json() == []
+    assert [reply.status_code for reply in replies] == [201, 201, 422]
+    assert [reply.json()["state"] for reply in replies[:2]] == ["failed", "failed"]
+    assert ada.listed("/proofs") == []
     assert ada.call("POST", "/algebra/check", {**SOLVE, "lines": ["x = 3"]}).status_code == 200
 
 

@@ -44,7 +44,7 @@ INSTALLED_APPS = [
     "examples.apps.ExamplesConfig",
     "sets.apps.SetsConfig",
     "proofs.apps.ProofsConfig",
-    "keeping",
+    "keeping.apps.KeepingConfig",
     "config",
 ]
 MIDDLEWARE = [
@@ -147,6 +147,8 @@ ALGEBRA_SECONDS = 4.0
 
 JOBS_AT_ONCE = False
 """True: a job is done in the request that asks for it (the server's tests)."""
+JOB_SLOT = os.environ.get("UCHUU_JOB_SLOT", "1")
+"""Which of the workers for long work this process is: one that starts again takes up what it was doing."""
 JOB_SECONDS = 20
 """A running job that has said nothing for so long was left lying: it is taken up again."""
 PROCRASTINATE_ON_APP_READY = None

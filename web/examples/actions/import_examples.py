@@ -10,7 +10,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from jsonschema import Draft202012Validator
 
-from examples.actions.save_example import create_example
+from examples.actions.save_example import create_examples
 from examples.models import Example
 from examples.schemas import ExampleIn
 
@@ -32,7 +32,5 @@ def import_examples(*, teacher: User, document: Any) -> list[Example]:
     for problem in _validator().iter_errors(document):
         where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
         raise Refused(422, "bad-file", f"Nothing was imported. In {where}: {problem.message[:200]}")
-    return [
-        create_example(teacher=teacher, content=ExampleIn(**entry))
-        for entry in reversed(document["examples"])
-    ]
+    contents = [ExampleIn(**entry) for entry in reversed(document["examples"])]
+    return create_examples(teacher=teacher, contents=contents)

@@ -9,9 +9,9 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
-from examples.actions.write_facts import write_words
+from examples.actions.write_facts import worded, write_words
 from examples.learning import learn_soon
-from examples.models import Example, Snapshot, WrittenLine
+from examples.models import Example, ExampleFacts, Snapshot, WrittenLine
 from examples.schemas import ExampleIn, ExampleOut
 
 TOGETHER = timedelta(minutes=2)
@@ -27,13 +27,27 @@ class StaleVersion(Exception):
         self.current = current
 
 
-@transaction.atomic
 def create_example(*, teacher: User, content: ExampleIn) -> Example:
     """Store a new example."""
-    example = Example.objects.create(teacher=teacher, **_fields(content))
-    _write_lines(example, content.lines)
-    _tell(example)
-    return example
+    return create_examples(teacher=teacher, contents=[content])[0]
+
+
+@transaction.atomic
+def create_examples(*, teacher: User, contents: list[ExampleIn]) -> list[Example]:
+    """Store new examples, in few statements however many they are."""
+    made = [Example(teacher=teacher, **_fields(content)) for content in contents]
+    Example.objects.bulk_create(made)
+    WrittenLine.objects.bulk_create(
+        WrittenLine(example=example, position=position, text=text)
+        for example, content in zip(made, contents, strict=True)
+        for position, text in enumerate(content.lines)
+    )
+    ExampleFacts.objects.bulk_create(
+        worded(ExampleFacts(example=example, lines=len(content.lines)))
+        for example, content in zip(made, contents, strict=True)
+    )
+    learn_soon(teacher.pk)
+    return made
 
 
 @transaction.atomic
@@ -55,14 +69,9 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
     example.version += 1
     example.save()
     _write_lines(example, content.lines)
-    _tell(example)
-    return example
-
-
-def _tell(example: Example) -> None:
-    """Let lists and searches know: its words now, what the core knows of it soon."""
     write_words(example)
     learn_soon(example.teacher_id)
+    return example
 
 
 def _fields(content: ExampleIn) -> dict[str, Any]:

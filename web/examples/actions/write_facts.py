@@ -21,16 +21,17 @@ def write_words(example: Example) -> None:
     facts = ExampleFacts.objects.filter(example=example).first() or ExampleFacts(example=example)
     facts.example = example
     facts.lines = example.lines.count()
-    _word(facts)
-    facts.save()
+    worded(facts).save()
 
 
-def _word(facts: ExampleFacts) -> None:
+def worded(facts: ExampleFacts) -> ExampleFacts:
+    """Return *facts* with the name and the words of its example, and of what the core told."""
     example = facts.example
     facts.name = " ".join((example.title or example.given).split())[:200].lower()
     told = [facts.kind, facts.method, *facts.skills, *facts.reveals]
     texts = [example.title, example.given, example.given.replace(" ", ""), example.task]
     facts.words = searched("\n".join([*texts, *example.tags, *told]))
+    return facts
 
 
 def searched(text: str) -> str:
@@ -57,7 +58,7 @@ def learn(teacher: User, most: int = A_WHILE) -> bool:
         example = facts.example
         _take(facts, _asked(asker, example), _stop(asker, example))
         facts.known_for, facts.ground = example.version, asker.ground
-        _word(facts)
+        worded(facts)
         same = ExampleFacts.objects.filter(pk=facts.pk, example__version=example.version)
         same.update(**{name: getattr(facts, name) for name in (*_LEARNT, "words")})
     return len(stale) > most

@@ -45,7 +45,7 @@ def test_each_teacher_sees_only_their_own(ada: ApiClient, ben: ApiClient) -> Non
     ]
 
     assert [reply.status_code for reply in replies] == [404] * 4
-    assert ben.call("GET", "/examples").json() == []
+    assert ben.listed("/examples") == []
     assert ada.call("GET", path).status_code == 200
 
 
@@ -97,10 +97,10 @@ def test_what_is_put_aside_can_be_brought_back(ada: ApiClient) -> None:
     path = f"/examples/{_created(ada)['id']}"
 
     assert ada.call("DELETE", path).status_code == 204
-    assert ada.call("GET", "/examples").json() == []
+    assert ada.listed("/examples") == []
     assert ada.call("POST", f"{path}/restore").json()["lines"] == CONTENT["lines"]
 
-    assert len(ada.call("GET", "/examples").json()) == 1
+    assert len(ada.listed("/examples")) == 1
 
 
 def test_export_and_import_lose_nothing(ada: ApiClient, ben: ApiClient) -> None:
@@ -140,7 +140,7 @@ def test_the_list_takes_the_same_queries_however_long(
         _created(ada)
 
     with django_assert_max_num_queries(3):
-        assert len(ada.call("GET", "/examples").json()) == 5
+        assert len(ada.listed("/examples")) == 5
 
 
 def test_the_demo_is_in_the_format_and_set_anew_on_request(db: None) -> None:

@@ -101,7 +101,7 @@ def test_an_import_says_row_by_row_and_is_taken_back_as_one(ada: ApiClient) -> N
     ]
     assert "no task" in made["rows"][1]["says"]
     assert ada.call("DELETE", f"/exchange/set/{made['set']['id']}").status_code == 204
-    assert ada.call("GET", "/sets").json() == ada.call("GET", "/examples").json() == []
+    assert ada.listed("/sets") == ada.listed("/examples") == []
 
 
 def _book(value: str) -> bytes:
@@ -158,7 +158,7 @@ def test_hostile_files_are_refused_with_the_reason(
 
     assert reply.status_code == 422
     assert says in reply.json()["message"]
-    assert ada.call("GET", "/sets").json() == []
+    assert ada.listed("/sets") == []
 
 
 def test_a_formula_in_a_cell_is_not_taken(ada: ApiClient) -> None:

@@ -9,9 +9,12 @@ from api.failures import Refused
 from api.testing import ApiClient
 from django.contrib.auth.models import User
 from django.utils import timezone
+from procrastinate.contrib.django.models import ProcrastinateJob
 
+from jobs import running
 from jobs.kinds import KINDS, Kind
 from jobs.models import CANCELLED, DONE, FAILED, RUNNING, Job
+from jobs.queue import hand_to_workers
 from jobs.running import begin, requeue_left, run
 
 DONE_STEPS: list[int] = []
@@ -84,7 +87,7 @@ def test_a_killed_worker_loses_no_step_and_repeats_none(teacher: User) -> None:
     job = Job.objects.get()
     assert (job.state, job.results) == (RUNNING, [1, 4])
 
-    assert requeue_left() == 1
+    assert requeue_left("1") == 1
     job.refresh_from_db()
 
     assert (job.state, job.outcome) == (DONE, {"sum": 30})
@@ -135,3 +138,64 @@ def test_each_teacher_sees_only_their_own(ben: ApiClient, teacher: User) -> None
 
     assert ben.call("GET", f"/jobs/{job.pk}").status_code == 404
     assert ben.call("POST", f"/jobs/{job.pk}/cancel").status_code == 404
+
+
+@pytest.fixture
+def queue(monkeypatch: pytest.MonkeyPatch, settings: Any) -> list[tuple[str, int]]:
+    """Return what is handed to the workers: whose job, and how it stands in the queue."""
+    settings.JOBS_AT_ONCE = False
+    found: list[tuple[str, int]] = []
+    monkeypatch.setattr(
+        running,
+        "hand_to_workers",
+        lambda *_, priority, identity: found.append((identity, priority)),
+    )
+    return found
+
+
+def test_a_long_job_lets_others_have_their_turn(
+    teacher: User, queue: list[tuple[str, int]], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(running, "A_SLICE", 3)
+    job = _begun(teacher)
+
+    run(str(job.pk))
+    job = Job.objects.get()
+    assert (job.state, DONE_STEPS, queue) == ("waiting", [1, 2, 3], [(str(job.pk), 0)] * 2)
+    run(str(job.pk))
+    assert (Job.objects.get().state, DONE_STEPS) == (DONE, [1, 2, 3, 4])
+
+
+def test_everybodys_first_job_comes_before_anybodys_second(
+    teacher: User, ben: ApiClient, queue: list[tuple[str, int]]
+) -> None:
+    other = User.objects.get(username="ben")
+    for whose in (teacher, teacher, teacher, other):
+        _begun(whose)
+
+    assert [priority for _, priority in queue] == [0, -1, -2, 0]
+
+
+def test_a_worker_that_starts_again_takes_up_its_own_and_what_fell_silent(
+    teacher: User, queue: list[tuple[str, int]]
+) -> None:
+    def left(slot: str, minutes: int) -> str:
+        job = Job.objects.create(teacher=teacher, kind="squares", state=RUNNING, runner=f"{slot}:x")
+        silent = timezone.now() - timedelta(minutes=minutes)
+        Job.objects.filter(pk=job.pk).update(changed=silent)
+        return str(job.pk)
+
+    own, _others, silent = left("1", 0), left("2", 0), left("2", 9)
+
+    assert requeue_left("1") == 2
+    assert {identity for identity, _ in queue} == {own, silent}
+
+
+@pytest.mark.django_db(transaction=True)
+def test_what_waits_in_the_queue_is_not_queued_twice() -> None:
+    for _ in range(3):
+        hand_to_workers("learn", "learn-7", seconds=60, teacher=7)
+    hand_to_workers("learn", "learn-8", priority=-1, teacher=8)
+
+    waiting = ProcrastinateJob.objects.order_by("id").values_list("queueing_lock", "priority")
+    assert list(waiting) == [("learn-7", 0), ("learn-8", -1)]

@@ -5,6 +5,8 @@ from typing import Any
 
 import pytest
 from api.testing import ApiClient
+from jobs.models import Job
+from pytest_django import DjangoAssertNumQueries
 
 
 def _everything(teacher: ApiClient) -> dict[str, Any]:
@@ -13,7 +15,10 @@ def _everything(teacher: ApiClient) -> dict[str, Any]:
 
 
 def _restore(teacher: ApiClient, document: Any) -> Any:
-    return teacher.upload("/keep/restore", "all.json", json.dumps(document).encode())
+    """Begin to restore; return its job, which the tests' settings do at once."""
+    reply = teacher.upload("/keep/restore", "all.json", json.dumps(document).encode())
+    assert reply.status_code == 201, reply.json()
+    return reply.json()
 
 
 def _fill(teacher: ApiClient) -> None:
@@ -37,31 +42,31 @@ def test_what_is_kept_comes_back_whole_in_another_account(ada: ApiClient, ben: A
     _fill(ada)
     kept = _everything(ada)
 
-    counts = _restore(ben, kept).json()
+    counts = _restore(ben, kept)["outcome"]
 
     assert counts == {"examples": 5, "sets": 3, "own_errors": 1, "proofs": 1}
     assert _everything(ben) == kept
-    assert _restore(ben, kept).json() == {"examples": 0, "sets": 0, "own_errors": 0, "proofs": 0}
+    assert set(_restore(ben, kept)["outcome"].values()) == {0}
+    assert not any(job.params for job in Job.objects.filter(kind="restore")), "files are not kept"
     assert _everything(ben) == kept
 
 
 def test_restoring_adds_and_overwrites_nothing(ada: ApiClient) -> None:
     _fill(ada)
     kept = _everything(ada)
-    one = ada.call("GET", "/examples").json()[0]["id"]
+    one = ada.listed("/examples")[0]["id"]
     body = {**ada.call("GET", f"/examples/{one}").json(), "given": "7x = 7"}
     ada.call("PUT", f"/examples/{one}", body)
 
-    assert _restore(ada, kept).json()["examples"] == 1
+    assert _restore(ada, kept)["outcome"]["examples"] == 1
 
-    givens = [row["given"] for row in ada.call("GET", "/examples").json()]
+    givens = [row["given"] for row in ada.listed("/examples")]
     assert "7x = 7" in givens
 
 
 @pytest.mark.parametrize(
     "change",
     [
-        {"format": "other"},
         {"house": {"density": "enormous"}},
         {
             "sets": [
@@ -74,14 +79,58 @@ def test_restoring_adds_and_overwrites_nothing(ada: ApiClient) -> None:
             ]
         },
         {"examples": [{"task": "sing", "given": ""}]},
+        {"examples": [{"task": "solve", "given": "x = 1", "unit": 7}], "sets": []},
+        {"units": [{"title": "a"}, {"title": "b", "parent": 0}, {"title": "c", "parent": 1}]},
     ],
-    ids=["format", "house", "reference", "law as error", "task"],
+    ids=["house", "reference", "law as error", "task", "unit", "part of a part"],
 )
 def test_a_file_that_is_not_right_changes_nothing(ada: ApiClient, change: dict[str, Any]) -> None:
     before = _everything(ada)
 
-    reply = _restore(ada, {**before, **change})
+    job = _restore(ada, {**before, **change})
 
-    assert reply.status_code == 422
+    assert job["state"] == "failed"
+    assert len(job["message"]) > 20, "it says why"
     assert _everything(ada) == before
-    assert ada.upload("/keep/restore", "all.json", b"[" * 9_000).status_code == 422
+
+
+@pytest.mark.parametrize("content", [b"[" * 9_000, b"{}", b"\xff", b'{"format": "other"}'])
+def test_what_is_no_such_file_is_refused_at_once(ada: ApiClient, content: bytes) -> None:
+    assert ada.upload("/keep/restore", "all.json", content).status_code == 422
+
+
+def test_units_and_tags_come_back_with_what_is_filed_there(ada: ApiClient, ben: ApiClient) -> None:
+    stored = ada.set_of({"task": "solve", "given": "2x = 6"}, title="Sheet")
+    top = ada.call("POST", "/units", {"title": "Lines"}).json()["id"]
+    part = ada.call("POST", "/units", {"title": "Part", "parent": top}).json()["id"]
+    example = stored["items"][0]["example"]["id"]
+    ada.call("POST", "/examples/file", {"ids": [example], "unit": part, "add": ["week 1"]})
+    ada.call("POST", "/sets/file", {"ids": [stored["id"]], "unit": top})
+
+    _restore(ben, _everything(ada))
+
+    assert _everything(ben) == _everything(ada)
+    unit = ben.listed("/sets")[0]["unit"]
+    assert [row["tags"] for row in ben.listed(f"/examples?unit={unit}")] == [["week 1"]]
+
+
+def test_a_file_of_an_earlier_version_without_units_is_restored(ada: ApiClient) -> None:
+    old = {"format": "uchuu-everything", "version": 1, "house": {}, "own_errors": [], "proofs": []}
+    example = {"task": "solve", "given": "x = 1", "lines": ["x = 1"]}
+
+    job = _restore(ada, {**old, "examples": [example], "sets": []})
+
+    assert job["outcome"]["examples"] == 1
+    assert ada.listed("/examples")[0]["line_count"] == 1
+
+
+def test_thousands_of_examples_take_few_statements(
+    ada: ApiClient, django_assert_max_num_queries: DjangoAssertNumQueries
+) -> None:
+    kept = _everything(ada)
+    kept["examples"] = [
+        {"task": "solve", "given": f"x + {n} = 7", "lines": ["x = 1", "x = 2"]} for n in range(400)
+    ]
+
+    with django_assert_max_num_queries(60):
+        assert _restore(ada, kept)["outcome"]["examples"] == 400

@@ -40,7 +40,7 @@ def test_each_item_gets_its_report(ada: ApiClient) -> None:
     assert report[1]["correction"] == ["x = 7 or x = -7"]
     assert report[3]["repeats"] == {"of": 0, "how": "same"}
     assert found["job"]["state"] == "done"
-    assert ada.call("GET", "/proofs").json()[0]["faulty"] == 4
+    assert ada.listed("/proofs")[0]["faulty"] == 4
 
 
 def test_accepted_corrections_make_a_key_that_holds(ada: ApiClient) -> None:

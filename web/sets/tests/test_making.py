@@ -175,28 +175,21 @@ def test_a_copy_has_examples_of_its_own(ada: ApiClient, ben: ApiClient) -> None:
     assert ben.call("POST", f"/sets/{stored['id']}/copy").status_code == 404
 
 
-def test_search_finds_by_text_topic_skill_error_and_difficulty(ada: ApiClient) -> None:
-    stored = ada.set_of(LINEAR, QUADRATIC, title="Harbour sheet")
-    for item in stored["items"]:
-        ada.call("GET", f"/sets/{stored['id']}/facts/{item['example']['id']}")
+def test_sets_are_found_by_their_words(ada: ApiClient) -> None:
+    ada.set_of(LINEAR, title="Harbour sheet", instruction="Rope by rope.")
+    ada.set_of(QUADRATIC, title="Other")
 
-    def found(query: str) -> list[str]:
-        reply = ada.call("GET", f"/sets/search?{query}").json()
-        return [one["given"] or one["title"] for one in reply]
+    def found(words: str) -> list[tuple[str, int]]:
+        return [(one["title"], one["item_count"]) for one in ada.listed(f"/sets?words={words}")]
 
-    assert found("words=harbour") == ["Harbour sheet"]
-    assert found("words=rope") == [LINEAR["given"]]
-    assert found("words=quadratic") == [QUADRATIC["given"]]
-    assert found("words=zero product") == [QUADRATIC["given"]]
-    assert found("words=factors reversed") == [QUADRATIC["given"]]
-    assert found("words=nothing+of+the+kind") == []
-    assert found("words=solve&hardest=3") == [LINEAR["given"]]
-    assert found("words=solve&easiest=3") == [QUADRATIC["given"]]
+    assert found("harbour rope") == [("Harbour sheet", 1)]
+    assert found("harbour nothing") == []
+    assert found("%") == []
 
 
 def test_aside_sets_are_listed_apart(ada: ApiClient) -> None:
     stored = ada.set_of(LINEAR)
     ada.call("DELETE", f"/sets/{stored['id']}")
 
-    assert ada.call("GET", "/sets").json() == []
-    assert [one["id"] for one in ada.call("GET", "/sets?aside=true").json()] == [stored["id"]]
+    assert ada.listed("/sets") == []
+    assert [one["id"] for one in ada.listed("/sets?aside=true")] == [stored["id"]]

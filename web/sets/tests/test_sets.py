@@ -40,7 +40,7 @@ def test_a_set_keeps_its_order_and_what_stands_in_it(ada: ApiClient) -> None:
     assert [item["example"]["given"] for item in saved["items"]] == ["3x=9", "2x=4", "x=1"]
     assert [item["example"]["lines"] for item in saved["items"]] == [["x = 1", "x ("]] * 3
     assert (saved["version"], saved["instruction"]) == (2, "Solve.")
-    assert ada.call("GET", "/sets").json()[0]["item_count"] == 3
+    assert ada.listed("/sets")[0]["item_count"] == 3
 
 
 def test_each_teacher_sees_and_fills_only_their_own(ada: ApiClient, ben: ApiClient) -> None:
@@ -58,7 +58,7 @@ def test_each_teacher_sees_and_fills_only_their_own(ada: ApiClient, ben: ApiClie
 
     assert [reply.status_code for reply in replies] == [404] * 4
     assert stolen.status_code == 422
-    assert ben.call("GET", "/sets").json() == []
+    assert ben.listed("/sets") == []
 
 
 def test_a_change_on_an_old_version_never_overwrites(ada: ApiClient) -> None:
@@ -106,7 +106,7 @@ def test_a_set_is_put_aside_and_comes_back_whole(ada: ApiClient) -> None:
 
     assert ada.call("DELETE", path).status_code == 204
     assert ada.call("GET", path).status_code == 404
-    assert len(ada.call("GET", "/examples").json()) == 2
+    assert len(ada.listed("/examples")) == 2
     assert len(ada.call("POST", f"{path}/restore").json()["items"]) == 2
     assert ada.call("GET", path).status_code == 200
 

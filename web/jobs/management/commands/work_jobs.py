@@ -3,6 +3,7 @@
 import contextlib
 from typing import Any
 
+from django.conf import settings
 from django.core.management.base import BaseCommand
 from procrastinate.contrib.django import app
 
@@ -16,7 +17,7 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Run until it is ended."""
-        requeue_left()
+        requeue_left(settings.JOB_SLOT)
         connector = app.connector.get_worker_connector()  # type: ignore[attr-defined]
         with contextlib.suppress(KeyboardInterrupt), app.replace_connector(connector) as worker:
             worker.run_worker(concurrency=1, fetch_job_polling_interval=2, delete_jobs="successful")

@@ -4,10 +4,13 @@ from datetime import timedelta
 from typing import Any
 
 from algebra.models import Known
+from asking.asker import Asker
 from django.contrib.auth.models import User
 from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
+from examples.actions.write_facts import to_learn
+from examples.learning import learn_soon
 
 from keeping.management.commands.load_demo import TEACHERS
 
@@ -32,6 +35,9 @@ class Command(BaseCommand):
         Known.objects.filter(made__lt=timezone.now() - KEPT).delete()
         if not options["own"]:
             call_command("load_demo", reset=options["reset"], stdout=self.stdout)
+        for teacher in User.objects.filter(is_active=True):  # a new core may know more
+            if to_learn(teacher, Asker(teacher).ground).exists():
+                learn_soon(teacher.pk)
         if not User.objects.exists():
             self.stdout.write("Nobody can sign in yet.")
         elif User.objects.filter(username=TEACHERS[0]).exists():
