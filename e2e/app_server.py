@@ -1,10 +1,9 @@
 """The application server of the browser tests and of the browser benchmark."""
 
-import subprocess
-
 from launcher import server
 from launcher.checks import TEST_CLUSTER
-from launcher.postgres import Cluster
+from launcher.postgres import Cluster, free_port
+from launcher.processes import end_left
 
 DATABASE = "uchuu_e2e"
 ARGUMENTS = [
@@ -24,23 +23,20 @@ class Server:
 
     def __init__(self, cluster: Cluster) -> None:
         self.cluster = cluster
-        self._process: subprocess.Popen[bytes] | None = None
+        self.port = free_port()
+        self._server = server.Server(cluster, self.port, DATABASE)
         self.worker = server.JobWorker(cluster, DATABASE)
-        self.port = 0
 
     def start(self) -> None:
         """Start it, on the same port as before."""
-        self._process, self.port = server.launch(
-            self.cluster, port=self.port or None, database=DATABASE
-        )
+        self._server.begin()
+        self._server.wait()
         self.worker.keep()
 
     def end(self) -> None:
         """End it, and the process that does long work."""
         self.worker.end()
-        if self._process is not None:
-            server.end(self._process)
-            self._process = None
+        self._server.end()
 
     @property
     def address(self) -> str:
@@ -50,6 +46,7 @@ class Server:
 
 def ready_server() -> Server:
     """Start the server on the test cluster, with the demo data set anew."""
+    end_left(f"-{DATABASE}")
     TEST_CLUSTER.start()
     TEST_CLUSTER.create_database(DATABASE)
     server.manage(TEST_CLUSTER, "set_up", "--reset", database=DATABASE)

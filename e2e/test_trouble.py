@@ -27,16 +27,11 @@ def test_a_stopped_database_is_said_and_the_lines_are_saved_when_it_is_back(
         page.reload()  # opening needs the database: that is said; the line is kept in the browser
         expect(page.get_by_role("alert")).to_contain_text("database does not answer")
     finally:
-        _start_on_the_same_port(app)
+        app.cluster.start()
 
     bench.expect_saved()
     page.goto(url)
     bench.expect_marks("ok", "ok")
-
-
-def _start_on_the_same_port(app: Server) -> None:
-    port = int((app.cluster.folder / "port").read_text())
-    app.cluster.start(port=port)
 
 
 def test_an_ended_session_asks_again_and_keeps_the_line(page: Page, window: BrowserContext) -> None:

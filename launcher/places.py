@@ -3,7 +3,10 @@
 import hashlib
 import os
 import pwd
+import shutil
 from pathlib import Path
+
+from launcher.steps import fail
 
 ROOT = Path(__file__).resolve().parents[1]
 VENV = ROOT / ".venv"
@@ -39,6 +42,21 @@ def state_folder() -> Path:
     folder.mkdir(parents=True, exist_ok=True)
     folder.chmod(0o755)
     return folder
+
+
+def enough_room(folder: Path, megabytes: int) -> None:
+    """Hold that *folder*'s disk has room.
+
+    Raises:
+        StepFailed: it has less.
+    """
+    free = shutil.disk_usage(folder).free // 1_000_000
+    if free < megabytes:
+        fail(
+            "find room on the disk",
+            f"{free} MB are free where {folder} is; {megabytes} MB are needed. Nothing was changed",
+            "Delete something, or name a folder on another disk: UCHUU_STATE=/some/folder ./uchuu start",
+        )
 
 
 def database_user() -> pwd.struct_passwd | None:

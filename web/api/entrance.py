@@ -8,6 +8,8 @@ from typing import Any
 from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse, HttpResponseBase, JsonResponse
 
+from api.journal import NUMBER
+
 _UNSTORABLE = re.compile("[\x00-\x08\x0b\x0c\x0e-\x1f\ud800-\udfff\ufffe\uffff]")
 _NOTHING_NEEDED = "camera=(), microphone=(), geolocation=(), payment=(), usb=()"
 _SUSPECT = re.compile(rb"[\x00-\x08\x0b\x0c\x0e-\x1f]|\\u|\xef\xbf[\xbe\xbf]|\xed[\xa0-\xbf]")
@@ -33,7 +35,7 @@ class Entrance:
             refusal = _refused(request)
         except RequestDataTooBig:
             refusal = record(413, *_SAYS[413])
-        response = refusal or _as_record(self._get_response(request))
+        response = refusal or _as_record(self._get_response(request), request.META.get(NUMBER, ""))
         response.headers.setdefault("Cache-Control", "no-store")  # a teacher's own, on any computer
         return response
 
@@ -48,7 +50,7 @@ _SAYS = {
 }
 
 
-def _as_record(response: HttpResponseBase) -> HttpResponseBase:
+def _as_record(response: HttpResponseBase, number: str) -> HttpResponseBase:
     """Turn a page that says what went wrong into a record: programs call here, nobody reads pages."""
     is_page = response.get("Content-Type", "").startswith(("text/html", "text/plain"))
     if response.status_code < 400 or not is_page:
@@ -56,6 +58,8 @@ def _as_record(response: HttpResponseBase) -> HttpResponseBase:
     code, message = _SAYS.get(
         response.status_code, _SAYS[500 if response.status_code > 499 else 400]
     )
+    if code == "our-fault" and number:
+        message += f" If it stays, whoever keeps this installation finds it in the log: {number}."
     return record(response.status_code, code, message)
 
 

@@ -16,8 +16,11 @@ from proofs.api import router as proofs
 from sets.api import router as sets
 from teachers.api import router as session
 
+from config.health import router as health
+
 api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
 failures.install(api)
+api.add_router("/health", health, tags=["health"])
 api.add_router("/session", session, tags=["session"])
 api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/algebra", algebra, tags=["algebra"])

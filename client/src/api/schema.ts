@@ -4,6 +4,46 @@
  */
 
 export interface paths {
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Live
+         * @description Answer: this process lives.
+         */
+        get: operations["config_health_live"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ready
+         * @description Say whether database and algebra answer.
+         */
+        get: operations["config_health_ready"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -41,7 +81,7 @@ export interface paths {
         };
         /**
          * Listed
-         * @description Return all examples, last changed first.
+         * @description Return a page of the examples that are wanted.
          */
         get: operations["examples_api_listed"];
         put?: never;
@@ -50,6 +90,46 @@ export interface paths {
          * @description Store a new example.
          */
         post: operations["examples_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tags
+         * @description Return the tags that examples have, in the order of the alphabet.
+         */
+        get: operations["examples_api_tags"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * File
+         * @description File examples under a unit, and change their tags.
+         */
+        post: operations["examples_api_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -177,7 +257,7 @@ export interface paths {
          * Read
          * @description Return how one line is read.
          */
-        post: operations["algebra_api_read"];
+        post: operations["asking_api_read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -197,7 +277,7 @@ export interface paths {
          * Check
          * @description Judge every line of a paper.
          */
-        post: operations["algebra_api_check"];
+        post: operations["asking_api_check"];
         delete?: never;
         options?: never;
         head?: never;
@@ -217,7 +297,7 @@ export interface paths {
          * Work
          * @description Work a problem by the chosen method, or by the default.
          */
-        post: operations["algebra_api_work"];
+        post: operations["asking_api_work"];
         delete?: never;
         options?: never;
         head?: never;
@@ -237,7 +317,7 @@ export interface paths {
          * Inspect
          * @description Say what kind of problem it is, what is worth noticing and which methods apply.
          */
-        post: operations["algebra_api_inspect"];
+        post: operations["asking_api_inspect"];
         delete?: never;
         options?: never;
         head?: never;
@@ -257,7 +337,7 @@ export interface paths {
          * Nudge
          * @description Say what the next step is: what to notice, which law, the line.
          */
-        post: operations["algebra_api_nudge"];
+        post: operations["asking_api_nudge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -277,7 +357,7 @@ export interface paths {
          * Compare
          * @description Work a problem by two methods and say how their paths differ.
          */
-        post: operations["algebra_api_compare"];
+        post: operations["asking_api_compare"];
         delete?: never;
         options?: never;
         head?: never;
@@ -297,7 +377,7 @@ export interface paths {
          * Study
          * @description Study a rational function: its features, the lines that find them, curves to plot.
          */
-        post: operations["algebra_api_study"];
+        post: operations["asking_api_study"];
         delete?: never;
         options?: never;
         head?: never;
@@ -317,7 +397,7 @@ export interface paths {
          * Forks
          * @description Say where students leave the example, and where each fork ends.
          */
-        post: operations["algebra_api_forks"];
+        post: operations["asking_api_forks"];
         delete?: never;
         options?: never;
         head?: never;
@@ -337,7 +417,7 @@ export interface paths {
          * Fork
          * @description Carry one wrong line on to its end by the same method.
          */
-        post: operations["algebra_api_fork"];
+        post: operations["asking_api_fork"];
         delete?: never;
         options?: never;
         head?: never;
@@ -357,7 +437,7 @@ export interface paths {
          * Choices
          * @description Make a multiple-choice question: the right answer among those in which errors end.
          */
-        post: operations["algebra_api_choices"];
+        post: operations["asking_api_choices"];
         delete?: never;
         options?: never;
         head?: never;
@@ -377,7 +457,7 @@ export interface paths {
          * Mistake
          * @description Work the problem with exactly one planted error.
          */
-        post: operations["algebra_api_mistake"];
+        post: operations["asking_api_mistake"];
         delete?: never;
         options?: never;
         head?: never;
@@ -397,7 +477,7 @@ export interface paths {
          * Screen
          * @description Say which errors the exercise would reveal and which it would hide.
          */
-        post: operations["algebra_api_screen"];
+        post: operations["asking_api_screen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -417,7 +497,7 @@ export interface paths {
          * Tell
          * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
          */
-        post: operations["algebra_api_tell"];
+        post: operations["asking_api_tell"];
         delete?: never;
         options?: never;
         head?: never;
@@ -435,7 +515,7 @@ export interface paths {
          * Errors
          * @description Return the error catalogue in its order.
          */
-        get: operations["algebra_api_errors"];
+        get: operations["asking_api_errors"];
         put?: never;
         post?: never;
         delete?: never;
@@ -556,6 +636,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return all units, in their order.
+         */
+        get: operations["filing_api_listed"];
+        put?: never;
+        /**
+         * Create
+         * @description Make a unit.
+         */
+        post: operations["filing_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/units/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change
+         * @description Name a unit or put it elsewhere.
+         */
+        put: operations["filing_api_change"];
+        post?: never;
+        /**
+         * Remove
+         * @description Delete a unit with its parts; what is filed there stays, under no unit.
+         */
+        delete: operations["filing_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sets": {
         parameters: {
             query?: never;
@@ -565,7 +693,7 @@ export interface paths {
         };
         /**
          * Listed
-         * @description Return all sets, last changed first; or those that were put aside.
+         * @description Return a page of the sets that are wanted.
          */
         get: operations["sets_api_listed"];
         put?: never;
@@ -580,7 +708,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sets/search": {
+    "/api/sets/tags": {
         parameters: {
             query?: never;
             header?: never;
@@ -588,12 +716,32 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Find
-         * @description Find sets and problems by text, topic, skill, error and difficulty.
+         * Tags
+         * @description Return the tags that sets have, in the order of the alphabet.
          */
-        get: operations["sets_api_find"];
+        get: operations["sets_api_tags"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sets/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * File
+         * @description File sets under a unit, and change their tags.
+         */
+        post: operations["sets_api_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -999,7 +1147,7 @@ export interface paths {
         put?: never;
         /**
          * Bring Back
-         * @description Bring back what such a file holds; what is there already is not made twice.
+         * @description Begin to bring back what such a file holds; what is there already is not made twice.
          */
         post: operations["keeping_api_bring_back"];
         delete?: never;
@@ -1077,7 +1225,7 @@ export interface paths {
         };
         /**
          * Listed
-         * @description Return the proofed keys, newest first.
+         * @description Return a page of the proofed keys, newest first.
          */
         get: operations["proofs_api_listed"];
         put?: never;
@@ -1241,6 +1389,32 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * Health
+         * @description ``installation``: which one answers; ``version``: of the application.
+         */
+        Health: {
+            /** Installation */
+            installation: string;
+            /** Version */
+            version: string;
+        };
+        /**
+         * Readiness
+         * @description What of the server's work can be done now.
+         */
+        Readiness: {
+            /** Installation */
+            installation: string;
+            /** Version */
+            version: string;
+            /** Ready */
+            ready: boolean;
+            /** Database */
+            database: boolean;
+            /** Algebra */
+            algebra: boolean;
+        };
+        /**
          * Session
          * @description Who is signed in; ``username`` is empty when nobody is.
          */
@@ -1271,8 +1445,64 @@ export interface components {
             password: string;
         };
         /**
+         * WantedIn
+         * @description What a list shows (see ``examples.queries.Wanted``), in which order, from which page on.
+         */
+        WantedIn: {
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /** Unit */
+            unit?: string | null;
+            /**
+             * Tag
+             * @default
+             */
+            tag: string;
+            /** Easiest */
+            easiest?: number | null;
+            /** Hardest */
+            hardest?: number | null;
+            /**
+             * Stop
+             * @default
+             */
+            stop: string;
+            /**
+             * Aside
+             * @default false
+             */
+            aside: boolean;
+            /**
+             * Order
+             * @default changed
+             * @enum {string}
+             */
+            order: "changed" | "opened" | "name" | "easiest" | "hardest";
+            /**
+             * Cursor
+             * @default
+             */
+            cursor: string;
+        };
+        /**
+         * ExamplePage
+         * @description A page of a list; ``next`` is given as ``cursor`` for the page after it, None at the end.
+         */
+        ExamplePage: {
+            /** Results */
+            results: components["schemas"]["ExampleRow"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
          * ExampleRow
-         * @description An example in the list.
+         * @description An example in a list, with what is known of it without asking the core.
+         *
+         *     ``stop``: what is known of its last line; empty where it has none. ``known``: whether all this is about
+         *     the example as it is now (else it is being worked out). ``why``: where a search found its words.
          */
         ExampleRow: {
             /**
@@ -1296,6 +1526,36 @@ export interface components {
             changed: string;
             /** Line Count */
             line_count: number;
+            /** Unit */
+            unit: string | null;
+            /** Tags */
+            tags: string[];
+            /** Difficulty */
+            difficulty: number | null;
+            /** Stop */
+            stop: string;
+            /** Known */
+            known: boolean;
+            /** In Sets */
+            in_sets: components["schemas"]["InSet"][];
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
+         * InSet
+         * @description A set in which an example stands.
+         */
+        InSet: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
         };
         /**
          * ExampleOut
@@ -1452,6 +1712,34 @@ export interface components {
             reasons: {
                 [key: string]: string;
             };
+        };
+        /**
+         * FiledOut
+         * @description How many things were filed.
+         */
+        FiledOut: {
+            /** Count */
+            count: number;
+        };
+        /**
+         * FilingIn
+         * @description What is filed, and how; ``unit`` stays away where it shall stay as it is, None takes it out of its unit.
+         */
+        FilingIn: {
+            /** Ids */
+            ids: string[];
+            /** Unit */
+            unit?: string | null;
+            /**
+             * Add
+             * @default []
+             */
+            add: string[];
+            /**
+             * Drop
+             * @default []
+             */
+            drop: string[];
         };
         /**
          * ExampleFile
@@ -2833,6 +3121,89 @@ export interface components {
             methods: string[];
         };
         /**
+         * UnitOut
+         * @description A unit as stored.
+         */
+        UnitOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Parent */
+            parent: string | null;
+            /** Position */
+            position: number;
+        };
+        /**
+         * UnitIn
+         * @description A unit as it is named; ``parent``: the unit that it is a part of.
+         */
+        UnitIn: {
+            /** Title */
+            title: string;
+            /** Parent */
+            parent?: string | null;
+        };
+        /**
+         * UnitSave
+         * @description A change; ``position`` counts from 0 among its neighbours.
+         */
+        UnitSave: {
+            /** Title */
+            title: string;
+            /** Parent */
+            parent?: string | null;
+            /** Position */
+            position: number;
+        };
+        /**
+         * SetsWanted
+         * @description Which sets are listed, in which order, from which page on.
+         */
+        SetsWanted: {
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /** Unit */
+            unit?: string | null;
+            /**
+             * Tag
+             * @default
+             */
+            tag: string;
+            /**
+             * Aside
+             * @default false
+             */
+            aside: boolean;
+            /**
+             * Order
+             * @default changed
+             * @enum {string}
+             */
+            order: "changed" | "name";
+            /**
+             * Cursor
+             * @default
+             */
+            cursor: string;
+        };
+        /**
+         * SetPage
+         * @description A page of the list; ``next`` is given as ``cursor`` for the page after it, None at the end.
+         */
+        SetPage: {
+            /** Results */
+            results: components["schemas"]["SetRow"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
          * SetRow
          * @description A set in the list.
          */
@@ -2853,6 +3224,10 @@ export interface components {
             changed: string;
             /** Item Count */
             item_count: number;
+            /** Unit */
+            unit?: string | null;
+            /** Tags */
+            tags: string[];
         };
         /**
          * Facts
@@ -2983,40 +3358,6 @@ export interface components {
              * @default []
              */
             items: components["schemas"]["ItemIn"][];
-        };
-        /**
-         * Found
-         * @description A problem or a set that a search found.
-         */
-        Found: {
-            /** Kind */
-            kind: string;
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Title */
-            title: string;
-            /**
-             * Given
-             * @default
-             */
-            given: string;
-            /**
-             * Task
-             * @default
-             */
-            task: string;
-            /** Difficulty */
-            difficulty?: number | null;
-            /** Why */
-            why: string;
-            /**
-             * In Sets
-             * @default []
-             */
-            in_sets: string[];
         };
         /**
          * FamilyOut
@@ -3262,20 +3603,6 @@ export interface components {
             refused: string[];
         };
         /**
-         * RestoredOut
-         * @description How much was brought back.
-         */
-        RestoredOut: {
-            /** Examples */
-            examples: number;
-            /** Sets */
-            sets: number;
-            /** Own Errors */
-            own_errors: number;
-            /** Proofs */
-            proofs: number;
-        };
-        /**
          * BroughtOut
          * @description The new set, and what became of each row.
          */
@@ -3305,6 +3632,16 @@ export interface components {
         TypedIn: {
             /** Text */
             text: string;
+        };
+        /**
+         * ProofPage
+         * @description A page of the list; ``next`` is given as ``cursor`` for the page after it, None at the end.
+         */
+        ProofPage: {
+            /** Results */
+            results: components["schemas"]["ProofRow"][];
+            /** Next */
+            next: string | null;
         };
         /**
          * ProofRow
@@ -3557,6 +3894,55 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    config_health_live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    config_health_ready: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+        };
+    };
     teachers_api_current: {
         parameters: {
             query?: never;
@@ -3639,7 +4025,17 @@ export interface operations {
     };
     examples_api_listed: {
         parameters: {
-            query?: never;
+            query?: {
+                words?: string;
+                unit?: string | null;
+                tag?: string;
+                easiest?: number | null;
+                hardest?: number | null;
+                stop?: string;
+                aside?: boolean;
+                order?: "changed" | "opened" | "name" | "easiest" | "hardest";
+                cursor?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3652,7 +4048,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ExampleRow"][];
+                    "application/json": components["schemas"]["ExamplePage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };
@@ -3681,6 +4104,86 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_tags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiledOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3965,7 +4468,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_read: {
+    asking_api_read: {
         parameters: {
             query?: never;
             header?: never;
@@ -4034,7 +4537,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_check: {
+    asking_api_check: {
         parameters: {
             query?: never;
             header?: never;
@@ -4103,7 +4606,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_work: {
+    asking_api_work: {
         parameters: {
             query?: never;
             header?: never;
@@ -4172,7 +4675,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_inspect: {
+    asking_api_inspect: {
         parameters: {
             query?: never;
             header?: never;
@@ -4241,7 +4744,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_nudge: {
+    asking_api_nudge: {
         parameters: {
             query?: never;
             header?: never;
@@ -4310,7 +4813,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_compare: {
+    asking_api_compare: {
         parameters: {
             query?: never;
             header?: never;
@@ -4379,7 +4882,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_study: {
+    asking_api_study: {
         parameters: {
             query?: never;
             header?: never;
@@ -4448,7 +4951,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_forks: {
+    asking_api_forks: {
         parameters: {
             query?: never;
             header?: never;
@@ -4517,7 +5020,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_fork: {
+    asking_api_fork: {
         parameters: {
             query?: never;
             header?: never;
@@ -4586,7 +5089,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_choices: {
+    asking_api_choices: {
         parameters: {
             query?: never;
             header?: never;
@@ -4655,7 +5158,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_mistake: {
+    asking_api_mistake: {
         parameters: {
             query?: never;
             header?: never;
@@ -4724,7 +5227,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_screen: {
+    asking_api_screen: {
         parameters: {
             query?: never;
             header?: never;
@@ -4793,7 +5296,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_tell: {
+    asking_api_tell: {
         parameters: {
             query?: never;
             header?: never;
@@ -4862,7 +5365,7 @@ export interface operations {
             };
         };
     };
-    algebra_api_errors: {
+    asking_api_errors: {
         parameters: {
             query?: never;
             header?: never;
@@ -5204,10 +5707,195 @@ export interface operations {
             };
         };
     };
+    filing_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnitOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    filing_api_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnitOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    filing_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnitOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    filing_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     sets_api_listed: {
         parameters: {
             query?: {
+                words?: string;
+                unit?: string | null;
+                tag?: string;
                 aside?: boolean;
+                order?: "changed" | "name";
+                cursor?: string;
             };
             header?: never;
             path?: never;
@@ -5221,7 +5909,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SetRow"][];
+                    "application/json": components["schemas"]["SetPage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };
@@ -5277,13 +5992,9 @@ export interface operations {
             };
         };
     };
-    sets_api_find: {
+    sets_api_tags: {
         parameters: {
-            query?: {
-                words?: string;
-                easiest?: number | null;
-                hardest?: number | null;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -5296,7 +6007,67 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Found"][];
+                    "application/json": string[];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sets_api_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiledOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };
@@ -6172,13 +6943,13 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RestoredOut"];
+                    "application/json": components["schemas"]["JobOut"];
                 };
             };
             /** @description Unauthorized */
@@ -6360,7 +7131,9 @@ export interface operations {
     };
     proofs_api_listed: {
         parameters: {
-            query?: never;
+            query?: {
+                cursor?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6373,7 +7146,43 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProofRow"][];
+                    "application/json": components["schemas"]["ProofPage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
                 };
             };
         };

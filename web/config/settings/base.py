@@ -16,11 +16,13 @@ STATE = Path(os.environ.get("UCHUU_STATE", ROOT / ".state"))
 def _secret() -> str:
     """Return the secret key of this installation, made once and kept in the state folder."""
     place = STATE / "secret-key"
-    if not place.exists():
+    kept = place.read_text(errors="replace").strip() if place.exists() else ""
+    if len(kept) < 40:  # new, or a file that was emptied: sessions end, nothing else is lost
         STATE.mkdir(parents=True, exist_ok=True)
-        place.write_text(secrets.token_urlsafe(50))
+        kept = secrets.token_urlsafe(50)
+        place.write_text(kept)
         place.chmod(0o600)
-    return place.read_text()
+    return kept
 
 
 SECRET_KEY = _secret()
@@ -50,6 +52,7 @@ INSTALLED_APPS = [
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
+    "api.journal.Journal",
     "api.entrance.Entrance",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
@@ -133,12 +136,30 @@ def _is_hashed(path: str, url: str) -> bool:
 
 WHITENOISE_IMMUTABLE_FILE_TEST = _is_hashed
 
+LOG = os.environ.get("UCHUU_LOG", "")
+"""The file that is written to, with three older ones beside it; without one, the console."""
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
-    "handlers": {"console": {"class": "logging.StreamHandler"}},
-    "root": {"handlers": ["console"], "level": "WARNING"},
+    "formatters": {"line": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
+    "handlers": {
+        "log": {
+            "class": "logging.handlers.RotatingFileHandler",
+            "filename": LOG,
+            "maxBytes": 2_000_000,
+            "backupCount": 3,
+            "encoding": "utf-8",
+            "formatter": "line",
+        }
+        if LOG
+        else {"class": "logging.StreamHandler", "formatter": "line"}
+    },
+    "root": {"handlers": ["log"], "level": "WARNING"},
+    "loggers": {"uchuu": {"level": "INFO" if LOG else "WARNING"}},
 }
+VERSION = "0.17"
+INSTALLATION = os.environ.get("UCHUU_INSTALLATION", "")
+"""Which installation answers: whoever started it asks for it by this mark."""
 
 ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "3"))
 """One more than the cores that long operations may fill: it is left to those who type."""

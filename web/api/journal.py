@@ -1,0 +1,31 @@
+"""One line in the log for every call of the API: when, which, how it ended, how long it took. Nothing personal."""
+
+import logging
+import time
+from collections.abc import Callable
+from uuid import uuid4
+
+from django.http import HttpRequest, HttpResponseBase
+
+log = logging.getLogger("uchuu.calls")
+NUMBER = "X-Request-Id"
+
+
+class Journal:
+    """Gives every call a number, which stands in its answer too, and writes its line."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponseBase]) -> None:
+        self._get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponseBase:
+        """Answer, and write."""
+        if not request.path.startswith("/api/"):
+            return self._get_response(request)
+        request.META[NUMBER] = number = uuid4().hex[:8]
+        begun = time.perf_counter()
+        response = self._get_response(request)
+        response[NUMBER] = number
+        name = request.resolver_match.route if request.resolver_match else "nowhere"
+        took = (time.perf_counter() - begun) * 1000
+        log.info("%s %s %s %d %.0f ms", number, request.method, name, response.status_code, took)
+        return response
