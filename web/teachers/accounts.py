@@ -1,9 +1,28 @@
 """Accounts of teachers, as whoever keeps the installation makes and changes them."""
 
 from axes.utils import reset
+from django.conf import settings
 from django.contrib.auth.models import User
 from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
+
+DEMO_TEACHERS = ("marin", "okafor")
+"""The made-up teachers of the demonstration."""
+MOST_AT_HOME = 20
+"""So many accounts are made from the first page; more are made by whoever keeps the installation."""
+
+
+def has_demo() -> bool:
+    """Return whether the made-up teachers can sign in here."""
+    return User.objects.filter(username__in=DEMO_TEACHERS, is_active=True).exists()
+
+
+def may_begin() -> bool:
+    """Return whether whoever sits here may make an account: at home, where it is a demonstration or empty."""
+    if not settings.AT_HOME:
+        return False
+    count = User.objects.count()
+    return count == 0 or (count < MOST_AT_HOME and has_demo())
 
 
 class AccountRefused(Exception):

@@ -38,6 +38,7 @@ INSTALLED_APPS = [
     "axes",
     "csp",
     "procrastinate.contrib.django",
+    "teachers",
     "jobs",
     "algebra",
     "errors",
@@ -55,6 +56,7 @@ MIDDLEWARE = [
     "api.journal.Journal",
     "api.entrance.Entrance",
     "django.contrib.sessions.middleware.SessionMiddleware",
+    "teachers.sessions.SharedComputers",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.contrib.auth.middleware.AuthenticationMiddleware",
@@ -104,6 +106,8 @@ CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"
 KEPT_SECONDS = 5
 """So long a process keeps what every key press asks for and what another process may have changed."""
 SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"
+AT_HOME = True
+"""An installation of one teacher: whoever sits at it may make the first account on its first page."""
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 60 * 60 * 24 * 14

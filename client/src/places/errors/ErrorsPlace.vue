@@ -1,20 +1,23 @@
 <script setup lang="ts">
 /** The error catalogue as a reference: each wrong move beside its right one. */
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, Refusal, result, type Schemas } from '@/api/client'
+import { api, result, type Schemas } from '@/api/client'
+import { saidOf } from '@/api/queries'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
+import PageHead from '@/shared/page/PageHead.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import OwnErrors from './OwnErrors.vue'
 
-const entries = ref<Schemas['ErrorEntry'][]>([])
+const { data, isPending, error, refetch } = useQuery({
+  queryKey: ['errors'],
+  queryFn: () => result(api.GET('/api/algebra/errors')),
+  staleTime: Infinity,
+})
+const entries = computed<Schemas['ErrorEntry'][]>(() => data.value ?? [])
 const wanted = ref('')
 const topic = ref('')
-const refusal = ref('')
-
-result(api.GET('/api/algebra/errors')).then(
-  (found) => (entries.value = found),
-  (reason) => (refusal.value = reason instanceof Refusal ? reason.message : ''),
-)
 
 const allTopics = computed(() => [...new Set(entries.value.map((entry) => entry.topic))])
 const topics = computed(() => {
@@ -32,23 +35,31 @@ const topics = computed(() => {
 </script>
 
 <template>
-  <main class="page">
-    <header class="head">
-      <h1>{{ words.errors.title }}</h1>
-      <input
-        v-model="wanted"
-        class="typed find"
-        type="search"
-        :placeholder="words.errors.filter"
-        :aria-label="words.errors.filter"
-      />
-      <select v-model="topic" class="typed topic" :aria-label="words.errors.topic">
-        <option value="">{{ words.errors.allTopics }}</option>
-        <option v-for="name in allTopics" :key="name" :value="name">{{ name }}</option>
-      </select>
-    </header>
-    <p class="quiet">{{ words.errors.lead }}</p>
-    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
+  <main id="main" class="place" tabindex="-1">
+    <PageHead :title="words.errors.title">
+      <template #beside>
+        <el-input
+          v-model="wanted"
+          class="find"
+          type="search"
+          clearable
+          :placeholder="words.errors.filter"
+          :aria-label="words.errors.filter"
+        />
+        <el-select
+          v-model="topic"
+          class="topic"
+          filterable
+          :empty-values="[null, undefined]"
+          :aria-label="words.errors.topic"
+        >
+          <el-option value="" :label="words.errors.allTopics" />
+          <el-option v-for="name in allTopics" :key="name" :value="name" :label="name" />
+        </el-select>
+      </template>
+    </PageHead>
+    <p class="u-quiet">{{ words.errors.lead }}</p>
+    <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch" />
     <OwnErrors v-if="!wanted && !topic" />
     <p v-if="entries.length && !topics.length">{{ words.errors.none }}</p>
     <section v-for="group in topics" :key="group.topic">
@@ -85,11 +96,10 @@ const topics = computed(() => {
 
 <style scoped>
 .topic {
-  width: auto;
+  width: 15rem;
 }
 .find {
   width: 16rem;
-  margin-left: 1.5rem;
 }
 section:not(.owns) > h2 {
   margin-top: 1.6rem;

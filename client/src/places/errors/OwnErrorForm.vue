@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** An own error being written: examined while one types, kept only when it is no law. */
+import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, reactive, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
+import { useAction } from '@/api/useAction'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
+import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 
 const props = defineProps<{
@@ -23,7 +25,8 @@ const typed = reactive({
 })
 const examined = ref<Schemas['Examined'] | null>(null)
 const refusal = ref('')
-const keeping = ref(false)
+const action = useAction()
+const { busy: keeping, refusal: notKept } = action
 let current: AbortController | null = null
 
 function listed(text: string, separator: RegExp): string[] {
@@ -58,27 +61,18 @@ async function examine(): Promise<void> {
     refusal.value = reason.message
   }
 }
-const soon = later(() => void examine(), 300)
-watch(typed, () => soon(), { immediate: true })
-onScopeDispose(() => {
-  soon.cancel()
-  current?.abort()
-})
+const soon = useDebounceFn(() => void examine(), 300)
+watch(typed, () => void soon(), { immediate: true })
+onScopeDispose(() => current?.abort())
 
-async function keep(): Promise<void> {
-  keeping.value = true
-  try {
+function keep(): Promise<boolean> {
+  return action.run(async () => {
     if (props.stored) {
       const path = { identity: props.stored.id }
       await result(api.PUT('/api/errors/{identity}', { params: { path }, body: body() }))
     } else await result(api.POST('/api/errors', { body: body() }))
     emit('kept')
-  } catch (reason) {
-    if (!(reason instanceof Refusal)) throw reason
-    refusal.value = reason.message
-  } finally {
-    keeping.value = false
-  }
+  })
 }
 </script>
 
@@ -86,13 +80,12 @@ async function keep(): Promise<void> {
   <form class="own" @submit.prevent="keep" @keydown.escape="emit('leave')">
     <label class="wide">
       {{ words.errors.ownName }}
-      <input v-model="typed.name" class="typed" maxlength="200" required />
+      <el-input v-model="typed.name" maxlength="200" required />
     </label>
     <label>
       {{ words.errors.ownBefore }}
-      <input
+      <el-input
         v-model="typed.before"
-        class="typed"
         spellcheck="false"
         autocomplete="off"
         placeholder="sqrt(a - b)"
@@ -100,9 +93,8 @@ async function keep(): Promise<void> {
     </label>
     <label>
       {{ words.errors.ownAfter }}
-      <input
+      <el-input
         v-model="typed.after"
-        class="typed"
         spellcheck="false"
         autocomplete="off"
         placeholder="sqrt(a) - sqrt(b)"
@@ -110,9 +102,8 @@ async function keep(): Promise<void> {
     </label>
     <label class="wide">
       {{ words.errors.ownWhen }}
-      <input
+      <el-input
         v-model="typed.when"
-        class="typed"
         spellcheck="false"
         placeholder="a is a number, b is not 0"
       />
@@ -120,13 +111,12 @@ async function keep(): Promise<void> {
     </label>
     <label class="wide">
       {{ words.errors.ownSays }}
-      <input v-model="typed.says" class="typed" maxlength="1000" />
+      <el-input v-model="typed.says" maxlength="1000" />
     </label>
     <label class="wide">
       {{ words.errors.ownTry }}
-      <input
+      <el-input
         v-model="typed.examples"
-        class="typed"
         spellcheck="false"
         placeholder="sqrt(25 - 16); 3 + sqrt(x - 9)"
       />
@@ -154,6 +144,7 @@ async function keep(): Promise<void> {
       </template>
       <p v-else class="quiet">{{ words.errors.ownLead }}</p>
     </div>
+    <FailureNote class="wide" :message="notKept" @again="action.again" />
     <div class="wide">
       <el-button
         type="primary"
@@ -184,9 +175,6 @@ async function keep(): Promise<void> {
 label {
   font-size: 0.88rem;
   color: var(--quiet);
-}
-label .typed {
-  color: var(--text);
 }
 li > * {
   margin-right: 0.4rem;

@@ -1,79 +1,37 @@
 <script setup lang="ts">
-/** The list of examples; open, put aside and bring back, import and export. */
-import { ElMessage } from 'element-plus'
-import 'element-plus/es/components/message/style/css'
-import { computed, ref } from 'vue'
+/** The examples of a year: found, sorted, filed under units, put aside and brought back; import and export. */
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refusal, result, type Schemas } from '@/api/client'
-import { dated } from '@/shared/logic/dated'
+import { api, result, type Schemas } from '@/api/client'
+import FileUnder from '@/filing/FileUnder.vue'
+import MoreRows from '@/filing/MoreRows.vue'
+import UnitTree from '@/filing/UnitTree.vue'
+import { useListed } from '@/filing/useListed'
+import PageHead from '@/shared/page/PageHead.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
-import { readable } from '@/shared/logic/readable'
+import ExampleFiles from './ExampleFiles.vue'
+import ExampleFilters from './ExampleFilters.vue'
+import ExampleTable from './ExampleTable.vue'
+import { isAll, nothingSought, queryOf } from './sought'
+import { usePuttingAside } from './usePuttingAside'
+
+type Row = Schemas['ExampleRow']
 
 const router = useRouter()
-const rows = ref<Schemas['ExampleRow'][] | null>(null)
-const aside = ref<Schemas['ExampleRow'] | null>(null)
-const wanted = ref('')
-const refusal = ref('')
-const file = ref<HTMLInputElement | null>(null)
-
-const found = computed(() =>
-  (rows.value ?? []).filter((row) =>
-    `${row.title} ${row.given} ${words.tasks[row.task]}`
-      .toLowerCase()
-      .includes(wanted.value.toLowerCase()),
-  ),
+const sought = ref(nothingSought())
+const query = computed(() => queryOf(sought.value))
+const list = useListed<Row, ReturnType<typeof queryOf>>(
+  'examples',
+  query,
+  (wanted, cursor) => result(api.GET('/api/examples', { params: { query: { ...wanted, cursor } } })),
+  (row) => !row.known,
 )
+const { rows, pending, seeking, failure, again, hasMore, more, fetchingMore } = list
+const chosen = ref<Row[]>([])
+const aside = usePuttingAside()
 
-async function load(): Promise<void> {
-  try {
-    rows.value = await result(api.GET('/api/examples'))
-    refusal.value = ''
-  } catch (reason) {
-    if (reason instanceof Refusal) refusal.value = reason.message
-  }
-}
-void load()
-
-async function putAside(row: Schemas['ExampleRow']): Promise<void> {
-  await result(api.DELETE('/api/examples/{identity}', { params: { path: { identity: row.id } } }))
-  aside.value = row
-  await load()
-}
-
-async function bringBack(): Promise<void> {
-  if (!aside.value) return
-  const path = { identity: aside.value.id }
-  await result(api.POST('/api/examples/{identity}/restore', { params: { path } }))
-  aside.value = null
-  await load()
-}
-
-async function bringIn(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const text = await input.files?.[0]?.text()
-  input.value = ''
-  if (text === undefined) return
-  try {
-    const body = JSON.parse(text) as Record<string, unknown>
-    const { count } = await result(api.POST('/api/examples/import', { body }))
-    ElMessage({ message: words.examples.imported(count), type: 'success' })
-    await load()
-  } catch (reason) {
-    const message = reason instanceof Refusal ? reason.message : words.examples.badFile
-    ElMessage({ message, type: 'warning', duration: 8000, showClose: true })
-  }
-}
-
-async function giveOut(): Promise<void> {
-  const document_ = await result(api.GET('/api/examples/export'))
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(
-    new Blob([JSON.stringify(document_, null, 2)], { type: 'application/json' }),
-  )
-  link.download = 'uchuu-examples.json'
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
+watch(query, () => (chosen.value = []))
 
 function start(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
@@ -81,86 +39,69 @@ function start(): void {
 </script>
 
 <template>
-  <main class="page">
-    <header class="head">
-      <h1>{{ words.examples.title }}</h1>
-      <input
-        v-model="wanted"
-        class="typed find"
-        type="search"
-        :placeholder="words.examples.filter"
-        :aria-label="words.examples.filter"
-      />
-      <span class="gap" />
-      <el-button @click="file?.click()">{{ words.examples.bringIn }}</el-button>
-      <el-button @click="giveOut">{{ words.examples.giveOut }}</el-button>
+  <main id="main" class="place" tabindex="-1">
+    <PageHead :title="words.examples.title">
+      <ExampleFiles />
       <el-button type="primary" @click="start">{{ words.examples.start }}</el-button>
-      <input
-        ref="file"
-        class="unseen"
-        type="file"
-        accept=".json,application/json"
-        tabindex="-1"
-        :aria-label="words.examples.bringIn"
-        @change="bringIn"
-      />
-    </header>
-    <p v-if="aside" class="aside" role="status">
-      {{ words.examples.wasPutAside }}
-      <button type="button" class="quiet-button" @click="bringBack">
-        {{ words.examples.bringBack }}
-      </button>
-    </p>
-    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
-    <div v-if="rows && !rows.length" class="empty">
-      <h2>{{ words.examples.none }}</h2>
-      <p>{{ words.examples.noneSays }}</p>
+    </PageHead>
+    <div class="columns">
+      <UnitTree v-model="sought.unit" />
+      <div>
+        <ExampleFilters v-model="sought" />
+        <p v-if="aside.last.value.length && !sought.aside" class="done" role="status">
+          {{ words.examples.wasPutAside(aside.last.value.length) }}
+          <el-button link type="primary" @click="aside.undo">{{ words.examples.bringBack }}</el-button>
+        </p>
+        <FileUnder
+          v-if="chosen.length && !sought.aside"
+          kind="examples"
+          :ids="chosen.map((row) => row.id)"
+        >
+          <el-button @click="aside.put(chosen)">{{ words.examples.putAside }}</el-button>
+        </FileUnder>
+        <WaitFor
+          :pending="pending"
+          :failure="failure || aside.refusal.value"
+          @again="failure ? again() : aside.again()"
+        >
+          <div v-if="!rows.length && !seeking" class="empty">
+            <template v-if="isAll(sought)">
+              <h2>{{ words.examples.none }}</h2>
+              <p>{{ words.examples.noneSays }}</p>
+            </template>
+            <p v-else role="status">{{ words.examples.nothingFound }}</p>
+          </div>
+          <ExampleTable
+            v-else
+            v-model:order="sought.order"
+            :rows="rows"
+            :aside="sought.aside"
+            :data-seeking="seeking || undefined"
+            @chosen="(now) => (chosen = now)"
+            @put-aside="(row) => aside.put([row])"
+            @bring-back="(row) => aside.bring([row])"
+          />
+          <MoreRows :has-more="hasMore" :busy="fetchingMore" @more="more" />
+        </WaitFor>
+      </div>
     </div>
-    <table v-else-if="rows" class="list">
-      <thead>
-        <tr>
-          <th scope="col">{{ words.examples.name }}</th>
-          <th scope="col">{{ words.examples.problem }}</th>
-          <th scope="col">{{ words.examples.task }}</th>
-          <th scope="col" class="count">{{ words.examples.lines }}</th>
-          <th scope="col">{{ words.examples.changed }}</th>
-          <th scope="col">
-            <span class="unseen">{{ words.examples.putAside }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in found" :key="row.id">
-          <td>
-            <router-link :to="{ name: 'bench', params: { id: row.id } }">
-              {{ row.title || words.bench.untitled }}
-            </router-link>
-          </td>
-          <td class="problem">{{ readable(row.given) }}</td>
-          <td>{{ words.tasks[row.task] }}</td>
-          <td class="count">{{ row.line_count }}</td>
-          <td class="quiet">{{ dated(row.changed) }}</td>
-          <td>
-            <button type="button" class="quiet-button" @click="putAside(row)">
-              {{ words.examples.putAside }}
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
   </main>
 </template>
 
 <style scoped>
-.problem {
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  max-width: 20rem;
+.columns {
+  display: grid;
+  grid-template-columns: 11.5rem minmax(0, 1fr);
+  gap: var(--space-6);
 }
-.aside {
+.done {
   background: var(--lit);
-  padding: 0.5rem 0.8rem;
-  border-radius: 6px;
+  padding: var(--space-2) var(--space-4);
+  border-radius: var(--round);
+}
+.empty {
+  max-width: 30rem;
+  margin: 4rem auto;
+  text-align: center;
 }
 </style>

@@ -26,6 +26,7 @@ const text = ref(
 )
 const taskId = useId()
 const textId = useId()
+const numberId = useId()
 const tasks = Object.entries(words.tasks) as [Item['task'], string][]
 
 function keep(): void {
@@ -59,24 +60,22 @@ function keep(): void {
   <form class="reading" @submit.prevent="keep" @keydown.escape.stop="emit('leave')">
     <div class="row">
       <label :for="taskId">{{ words.proofs.asked }}</label>
-      <select :id="taskId" v-model="task">
-        <option v-for="[key, name] in tasks" :key="key" :value="key">{{ name }}</option>
-      </select>
-      <label>
-        {{ words.proofs.number }}
-        <input v-model="number" class="typed number" maxlength="40" />
-      </label>
+      <el-select :id="taskId" v-model="task" class="task">
+        <el-option v-for="[key, name] in tasks" :key="key" :value="key" :label="name" />
+      </el-select>
+      <label :for="numberId">{{ words.proofs.number }}</label>
+      <el-input :id="numberId" v-model="number" class="number" maxlength="40" />
     </div>
     <label :for="textId">{{ words.proofs.readAs }}</label>
-    <textarea
+    <el-input
       :id="textId"
       v-model="text"
-      class="typed"
-      rows="5"
+      type="textarea"
+      :rows="5"
       spellcheck="false"
       @keydown.ctrl.enter.prevent="keep"
     />
-    <p class="quiet">{{ words.proofs.partHint }}</p>
+    <p class="u-quiet">{{ words.proofs.partHint }}</p>
     <p class="actions">
       <el-button native-type="submit" type="primary" title="Ctrl+Enter" :disabled="busy">
         {{ words.proofs.judgeAgain }}
@@ -102,6 +101,9 @@ function keep(): void {
   display: flex;
   gap: 0.8rem;
   align-items: center;
+}
+.task {
+  width: 9rem;
 }
 .number {
   width: 5rem;

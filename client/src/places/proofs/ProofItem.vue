@@ -114,14 +114,12 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
         <ol>
           <li v-for="(line, index) in mended" :key="index">{{ readable(line) }}</li>
         </ol>
-        <label class="no-print">
-          <input v-model="accepted" type="checkbox" /> {{ words.proofs.accept }}
-        </label>
+        <el-checkbox v-model="accepted" class="no-print">{{ words.proofs.accept }}</el-checkbox>
       </div>
       <p v-if="item.reading">{{ item.reading }}</p>
-      <button type="button" class="quiet-button no-print" @click="reading = !reading">
+      <el-button link type="primary" class="no-print" @click="reading = !reading">
         {{ words.proofs.correct }}
-      </button>
+      </el-button>
       <p v-if="item.repeats" class="quiet">
         {{ words.proofs.repeats(repeated, item.repeats.how) }}
       </p>

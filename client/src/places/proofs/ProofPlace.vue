@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** The report on a key: item by item, corrections accepted one by one or all, printed, made a set. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refusal, result, type Schemas } from '@/api/client'
 import JobProgress from '@/jobs/JobProgress.vue'
 import { useJob } from '@/jobs/useJob'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import ErrataSlip from './ErrataSlip.vue'
 import ProofItem from './ProofItem.vue'
+import { useProof } from './useProof'
 
 const props = defineProps<{
   /** The proofed key's id. */
@@ -15,11 +16,10 @@ const props = defineProps<{
 }>()
 
 const router = useRouter()
-const proof = ref<Schemas['ProofOut'] | null>(null)
-const refusal = ref('')
+const { proof, items, mendable, busy, refusal, again, load, accept, toggle, reread, join, ...more } =
+  useProof(() => props.id)
 const only = ref(false)
 const errata = ref(false)
-const busy = ref(false)
 const begun = computed(() => proof.value?.job ?? null)
 const {
   job,
@@ -31,99 +31,21 @@ const {
     if (proof.value && !proof.value.report.length) void load()
   },
 )
-
-const at = computed(() => ({ params: { path: { identity: props.id } } }))
-
-async function tried(action: () => Promise<void>): Promise<void> {
-  try {
-    await action()
-    refusal.value = ''
-  } catch (reason) {
-    if (!(reason instanceof Refusal)) throw reason
-    refusal.value = reason.message
-  }
-}
-
-function load(): Promise<void> {
-  return tried(async () => {
-    proof.value = await result(api.GET('/api/proofs/{identity}', at.value))
-  })
-}
-watch(() => props.id, load, { immediate: true })
-
-const items = computed(() => proof.value?.report ?? [])
 const shown = computed(() =>
   items.value
     .map((item, place) => ({ item, place }))
     .filter(({ item }) => !only.value || item.status !== 'holds'),
 )
 const holding = computed(() => items.value.filter((item) => item.status === 'holds').length)
-const mendable = computed(() =>
-  items.value.flatMap((item, place) =>
-    item.correction?.length || (item.status === 'no-answer' && item.answer) ? [place] : [],
-  ),
-)
-
-function accept(places: number[]): Promise<void> {
-  return tried(async () => {
-    const body = { places }
-    proof.value = await result(api.PUT('/api/proofs/{identity}/accepted', { ...at.value, body }))
-  })
-}
-
-function toggle(place: number, on: boolean): Promise<void> {
-  const now = proof.value?.accepted ?? []
-  return accept(on ? [...now, place] : now.filter((other) => other !== place))
-}
-
-type Reading = Schemas['KeyItemIn']
-
-/** The item as it is read now. */
-function readingOf(item: Schemas['ProofItem']): Reading {
-  return {
-    number: item.number,
-    at: item.at,
-    task: (item.task ?? 'simplify') as Reading['task'],
-    given: item.given,
-    lines: (item.lines ?? []).map((line) => line.text),
-    options: (item.options ?? []).map((option): [string, string] => [option.letter, option.text]),
-    chosen: item.chosen ?? '',
-    notes: item.notes ?? [],
-    variable: item.variable ?? null,
-  }
-}
-
-/** Put `instead` in the place of `count` items from `place` on; what changed is judged again. */
-function reread(place: number, count: number, instead: Reading[]): Promise<void> {
-  const all = items.value.map(readingOf)
-  all.splice(place, count, ...instead)
-  busy.value = true
-  return tried(async () => {
-    const body = { items: all }
-    proof.value = await result(api.PUT('/api/proofs/{identity}/items', { ...at.value, body }))
-  }).finally(() => (busy.value = false))
-}
-
-/** An item becomes further lines of the one above. */
-function join(place: number): Promise<void> {
-  const [above, below] = [items.value[place - 1], items.value[place]]
-  if (!above || !below) return Promise.resolve()
-  const [first, second] = [readingOf(above), readingOf(below)]
-  const lines = [...first.lines, second.given, ...second.lines].filter(Boolean)
-  return reread(place - 1, 2, [{ ...first, lines, notes: [...first.notes, ...second.notes] }])
-}
-
 const isSheet = computed(() => proof.value?.purpose === 'sheet')
 
 function nameOf(place: number | undefined): string {
   return place === undefined ? '' : items.value[place]?.number || String(place + 1)
 }
 
-function toSet(): Promise<void> {
-  return tried(async () => {
-    const made = await result(api.POST('/api/proofs/{identity}/set', at.value))
-    await router.push({ name: 'set', params: { id: made.set.id } })
-  })
+async function toSet(): Promise<void> {
+  const made = await more.toSet()
+  if (made) await router.push({ name: 'set', params: { id: made } })
 }
 
 function print(): void {
@@ -132,10 +54,9 @@ function print(): void {
 </script>
 
 <template>
-  <main class="page">
-    <header class="head no-print">
+  <main id="main" class="place" tabindex="-1">
+    <header class="ways no-print">
       <router-link :to="{ name: 'proofs' }">{{ words.proofs.back }}</router-link>
-      <span class="gap" />
       <el-button v-if="errata" @click="errata = false">{{ words.proofs.backToReport }}</el-button>
       <template v-if="!errata && !isSheet">
         <el-button :disabled="!mendable.length" @click="accept(mendable)">
@@ -157,9 +78,7 @@ function print(): void {
         {{ errata ? words.proofs.printErrata : words.proofs.print }}
       </el-button>
     </header>
-    <p v-if="refusal" role="alert" class="warm">
-      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-    </p>
+    <WaitFor :pending="!proof" :failure="refusal" @again="again" />
     <ErrataSlip
       v-if="proof && errata"
       :title="proof.title || words.proofs.untitled"
@@ -174,7 +93,7 @@ function print(): void {
         :refusal="jobRefusal"
         @cancel="cancel"
       />
-      <p v-else-if="!items.length" class="quiet">{{ words.proofs.nothing }}</p>
+      <p v-else-if="!items.length" class="u-quiet">{{ words.proofs.nothing }}</p>
       <p v-else-if="isSheet" role="status">{{ words.proofs.lookOver(items.length) }}</p>
       <p v-else role="status">
         {{
@@ -182,9 +101,9 @@ function print(): void {
             ? words.proofs.allHold
             : words.proofs.counts(holding, items.length)
         }}
-        <label v-if="holding < items.length" class="no-print">
-          <input v-model="only" type="checkbox" /> {{ words.proofs.only }}
-        </label>
+        <el-checkbox v-if="holding < items.length" v-model="only" class="no-print">
+          {{ words.proofs.only }}
+        </el-checkbox>
       </p>
       <ol>
         <ProofItem
@@ -206,12 +125,23 @@ function print(): void {
 </template>
 
 <style scoped>
+.ways {
+  display: flex;
+  align-items: center;
+  gap: var(--space-3);
+}
+.ways > a:first-child {
+  margin-right: auto;
+}
+.ways .el-button + .el-button {
+  margin-left: 0;
+}
 ol {
   list-style: none;
   margin: 0;
   padding: 0;
 }
-[role='status'] label {
-  margin-left: 1.2rem;
+[role='status'] .el-checkbox {
+  margin-left: var(--space-5);
 }
 </style>

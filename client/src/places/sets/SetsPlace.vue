@@ -1,174 +1,163 @@
 <script setup lang="ts">
-/** The list of sets: open, start, bring in, put aside and bring back; finding; keeping everything. */
-import { ref } from 'vue'
+/** The sets of a year: found, filed under units, started, brought in, put aside and brought back. */
+import { useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refusal, result, type Schemas } from '@/api/client'
-import { chosenFile, sendFile } from '@/api/files'
-import { dated } from '@/shared/logic/dated'
+import { api, result, type Schemas } from '@/api/client'
+import { useAction } from '@/api/useAction'
+import FileUnder from '@/filing/FileUnder.vue'
+import MoreRows from '@/filing/MoreRows.vue'
+import UnitTree from '@/filing/UnitTree.vue'
+import { useListed } from '@/filing/useListed'
+import { useTags } from '@/filing/useUnits'
+import FailureNote from '@/shared/page/FailureNote.vue'
+import PageHead from '@/shared/page/PageHead.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
-import FindProblems from './FindProblems.vue'
+import BroughtIn from './BroughtIn.vue'
 import KeepEverything from './KeepEverything.vue'
+import SetTable from './SetTable.vue'
+
+type Row = Schemas['SetRow']
 
 const router = useRouter()
-const rows = ref<Schemas['SetRow'][] | null>(null)
-const put = ref<Schemas['SetRow'][]>([])
-const showsAside = ref(false)
-const brought = ref<Schemas['BroughtOut'] | null>(null)
-const refusal = ref('')
+const cache = useQueryClient()
+const { busy, refusal, run, again } = useAction()
+const typed = ref('')
+const sought = refDebounced(typed, 200)
+const unit = ref('')
+const tag = ref('')
+const aside = ref(false)
+const order = ref<'changed' | 'name'>('changed')
+const query = computed(() => ({
+  order: order.value,
+  ...(sought.value.trim() && { words: sought.value.trim() }),
+  ...(unit.value && { unit: unit.value }),
+  ...(tag.value && { tag: tag.value }),
+  ...(aside.value && { aside: true }),
+}))
+const list = useListed<Row, { order: 'changed' | 'name' }>('sets', query, (wanted, cursor) =>
+  result(api.GET('/api/sets', { params: { query: { ...wanted, cursor } } })),
+)
+const tags = useTags('sets')
+const chosen = ref<Row[]>([])
+watch(query, () => (chosen.value = []))
 
-async function tried(action: () => Promise<void>): Promise<void> {
-  try {
-    await action()
-    refusal.value = ''
-  } catch (reason) {
-    if (!(reason instanceof Refusal)) throw reason
-    refusal.value = reason.message
-  }
-}
+const changed = () => cache.invalidateQueries({ queryKey: ['sets'] })
 
-function load(): Promise<void> {
-  return tried(async () => {
-    rows.value = await result(api.GET('/api/sets'))
-    put.value = await result(api.GET('/api/sets', { params: { query: { aside: true } } }))
-  })
-}
-void load()
-
-function start(): Promise<void> {
-  return tried(async () => {
+function start(): Promise<boolean> {
+  return run(async () => {
     const body = { title: '', instruction: '', house: {}, items: [] }
     const made = await result(api.POST('/api/sets', { body }))
     await router.push({ name: 'set', params: { id: made.id } })
   })
 }
 
-async function bringIn(): Promise<void> {
-  const file = await chosenFile('.json,.csv,.tsv,.xlsx,.txt,.md,.tex')
-  await tried(async () => {
-    brought.value = await sendFile<Schemas['BroughtOut']>('/api/exchange/set', file)
-  })
-  await load()
-}
-
-function takeBack(identity: string): Promise<void> {
-  return tried(async () => {
-    const path = { identity }
-    await result(api.DELETE('/api/exchange/set/{identity}', { params: { path } }))
-    brought.value = null
-    await load()
+function putAside({ id }: Row): Promise<boolean> {
+  return run(async () => {
+    await result(api.DELETE('/api/sets/{identity}', { params: { path: { identity: id } } }))
+    await changed()
   })
 }
 
-function putAside(row: Schemas['SetRow']): Promise<void> {
-  return tried(async () => {
-    await result(api.DELETE('/api/sets/{identity}', { params: { path: { identity: row.id } } }))
-    showsAside.value = true
-    await load()
-  })
-}
-
-function bringBack(row: Schemas['SetRow']): Promise<void> {
-  return tried(async () => {
-    const path = { identity: row.id }
-    await result(api.POST('/api/sets/{identity}/restore', { params: { path } }))
-    await load()
+function bringBack({ id }: Row): Promise<boolean> {
+  return run(async () => {
+    await result(api.POST('/api/sets/{identity}/restore', { params: { path: { identity: id } } }))
+    await changed()
   })
 }
 </script>
 
 <template>
-  <main class="page">
-    <header class="head">
-      <h1>{{ words.sets.title }}</h1>
-      <span class="gap" />
+  <main id="main" class="place" tabindex="-1">
+    <PageHead :title="words.sets.title">
       <router-link :to="{ name: 'proofs' }">{{ words.proofs.title }}</router-link>
-      <el-button @click="bringIn">{{ words.sets.bringIn }}</el-button>
-      <el-button type="primary" @click="start">{{ words.sets.start }}</el-button>
-    </header>
-    <FindProblems />
-    <p v-if="refusal" role="alert" class="warm">
-      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-    </p>
-    <section v-if="brought" class="brought" role="status">
-      <p>
-        <router-link :to="{ name: 'set', params: { id: brought.set.id } }">
-          {{ brought.set.title || words.sets.untitled }}
-        </router-link>
-        {{
-          words.sets.broughtIn(brought.rows.filter((row) => row.taken).length, brought.rows.length)
-        }}
-        <button type="button" class="quiet-button" @click="takeBack(brought.set.id)">
-          {{ words.sets.takeBack }}
-        </button>
-      </p>
-      <ul>
-        <li v-for="row in brought.rows.filter((one) => one.says !== 'taken')" :key="row.at">
-          <b>{{ words.sets.row(row.at) }}</b> <code v-if="row.given">{{ row.given }}</code>
-          {{ row.says }}
-        </li>
-      </ul>
-    </section>
-    <section v-if="rows && !rows.length" class="empty">
-      <h2>{{ words.sets.none }}</h2>
-      <p>{{ words.sets.noneSays }}</p>
-    </section>
-    <table v-else-if="rows" class="list">
-      <thead>
-        <tr>
-          <th scope="col">{{ words.examples.name }}</th>
-          <th scope="col" class="count">{{ words.sets.items }}</th>
-          <th scope="col">{{ words.examples.changed }}</th>
-          <th scope="col">
-            <span class="unseen">{{ words.examples.putAside }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <td>
-            <router-link :to="{ name: 'set', params: { id: row.id } }">
-              {{ row.title || words.sets.untitled }}
-            </router-link>
-            <span v-if="row.form" class="quiet"> {{ words.sets.form(row.form) }}</span>
-          </td>
-          <td class="count">{{ row.item_count }}</td>
-          <td class="quiet">{{ dated(row.changed) }}</td>
-          <td>
-            <button type="button" class="quiet-button" @click="putAside(row)">
-              {{ words.examples.putAside }}
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <details v-if="put.length" class="aside" :open="showsAside">
-      <summary>{{ words.sets.aside(put.length) }}</summary>
-      <p v-for="row in put" :key="row.id">
-        {{ row.title || words.sets.untitled }}
-        <button type="button" class="quiet-button" @click="bringBack(row)">
-          {{ words.examples.bringBack }}
-        </button>
-      </p>
-    </details>
-    <KeepEverything @restored="load" />
+      <BroughtIn />
+      <el-button type="primary" :disabled="busy" @click="start">{{ words.sets.start }}</el-button>
+    </PageHead>
+    <div class="columns">
+      <UnitTree v-model="unit" />
+      <div>
+        <form class="filters" role="search" @submit.prevent>
+          <el-input
+            v-model="typed"
+            class="words"
+            type="search"
+            clearable
+            maxlength="200"
+            :placeholder="words.sets.filterHint"
+            :aria-label="words.sets.filter"
+          />
+          <el-select
+            v-if="tags.length"
+            v-model="tag"
+            class="tag"
+            :empty-values="[null, undefined]"
+            :aria-label="words.units.tag"
+          >
+            <el-option value="" :label="words.units.anyTag" />
+            <el-option v-for="one in tags" :key="one" :value="one" :label="one" />
+          </el-select>
+          <el-checkbox v-model="aside">{{ words.examples.areAside }}</el-checkbox>
+        </form>
+        <FailureNote :message="refusal" @again="again" />
+        <FileUnder v-if="chosen.length && !aside" kind="sets" :ids="chosen.map((row) => row.id)" />
+        <WaitFor
+          :pending="list.pending.value"
+          :failure="list.failure.value"
+          @again="list.again"
+        >
+          <section v-if="!list.rows.value.length" class="empty">
+            <template v-if="Object.keys(query).length === 1">
+              <h2>{{ words.sets.none }}</h2>
+              <p>{{ words.sets.noneSays }}</p>
+            </template>
+            <p v-else role="status">{{ words.sets.nothingFound }}</p>
+          </section>
+          <SetTable
+            v-else
+            v-model:order="order"
+            :rows="list.rows.value"
+            :aside="aside"
+            @chosen="(now) => (chosen = now)"
+            @put-aside="putAside"
+            @bring-back="bringBack"
+          />
+          <MoreRows
+            :has-more="list.hasMore.value"
+            :busy="list.fetchingMore.value"
+            @more="list.more"
+          />
+        </WaitFor>
+        <KeepEverything />
+      </div>
+    </div>
   </main>
 </template>
 
 <style scoped>
-.brought {
-  border-left: 3px solid var(--ink);
-  padding-left: 0.9rem;
-  margin: 0.6rem 0 1.2rem;
+.columns {
+  display: grid;
+  grid-template-columns: 11.5rem minmax(0, 1fr);
+  gap: var(--space-6);
 }
-.brought ul {
-  margin: 0.3rem 0;
-  padding-left: 1.1rem;
-  font-size: 0.9rem;
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-3) var(--space-4);
+  align-items: center;
+  margin-bottom: var(--space-4);
 }
-.aside {
-  margin-top: 1.2rem;
+.words {
+  width: 20rem;
 }
-.aside summary {
-  cursor: pointer;
+.tag {
+  width: 9rem;
+}
+.empty {
+  max-width: 30rem;
+  margin: 3rem auto;
+  text-align: center;
 }
 </style>

@@ -16,9 +16,9 @@ from proofs.models import Proof
 from sets.actions.save_set import create_set
 from sets.models import ProblemSet
 from sets.schemas import ItemIn, SetIn
+from teachers.accounts import DEMO_TEACHERS
 
 PASSWORD = "harbour-42"
-TEACHERS = ("marin", "okafor")
 KEY = "Key that came with a borrowed sheet"
 
 
@@ -36,7 +36,7 @@ class Command(BaseCommand):
         if User.objects.exists() and not options["reset"]:
             return
         folder: Path = settings.ROOT / "demo"
-        for name in TEACHERS:
+        for name in DEMO_TEACHERS:
             teacher, created = User.objects.get_or_create(username=name)
             if created or options["reset"]:
                 teacher.set_password(PASSWORD)

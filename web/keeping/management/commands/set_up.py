@@ -11,8 +11,8 @@ from django.core.management.base import BaseCommand, CommandParser
 from django.utils import timezone
 from examples.actions.write_facts import to_learn
 from examples.learning import learn_soon
-
-from keeping.management.commands.load_demo import TEACHERS
+from teachers.accounts import has_demo
+from teachers.sessions import forget_ended
 
 KEPT = timedelta(days=180)
 """Answers that were remembered longer ago are worked out again when somebody asks."""
@@ -32,6 +32,7 @@ class Command(BaseCommand):
         """Do all three, and name the demo's sign-in where there is one."""
         call_command("migrate", interactive=False, verbosity=0)
         call_command("clearsessions", verbosity=0)
+        forget_ended()
         Known.objects.filter(made__lt=timezone.now() - KEPT).delete()
         if not options["own"]:
             call_command("load_demo", reset=options["reset"], stdout=self.stdout)
@@ -40,5 +41,5 @@ class Command(BaseCommand):
                 learn_soon(teacher.pk)
         if not User.objects.exists():
             self.stdout.write("Nobody can sign in yet.")
-        elif User.objects.filter(username=TEACHERS[0]).exists():
+        elif has_demo():
             self.stdout.write("The demo teachers can sign in.")

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+/** The examples as a table: the stop of the last line, name and problem, where it is used, how hard it is. */
+import { computed } from 'vue'
+import type { Schemas } from '@/api/client'
+import UsedIn from '@/filing/UsedIn.vue'
+import { useUnits } from '@/filing/useUnits'
+import { dated } from '@/shared/logic/dated'
+import { readable } from '@/shared/logic/readable'
+import Stop from '@/spine/Stop.vue'
+import type { Mark } from '@/spine/types'
+import { words } from '@/texts/en'
+import type { Order } from './sought'
+
+type Row = Schemas['ExampleRow']
+
+const props = defineProps<{
+  rows: Row[]
+  /** Whether these are put aside. */
+  aside: boolean
+}>()
+const order = defineModel<Order>('order', { required: true })
+defineEmits<{ chosen: [rows: Row[]]; putAside: [row: Row]; bringBack: [row: Row] }>()
+
+const { units } = useUnits()
+const unitOf = (row: Row) => units.value.find((unit) => unit.id === row.unit)?.title
+
+/** Which column is sorted how, for each order. */
+const SORTED = {
+  changed: { prop: 'changed', order: 'descending' },
+  opened: { prop: '', order: 'descending' },
+  name: { prop: 'name', order: 'ascending' },
+  easiest: { prop: 'difficulty', order: 'ascending' },
+  hardest: { prop: 'difficulty', order: 'descending' },
+} as const
+const sorted = computed(() => ({ ...SORTED[order.value] }))
+
+function sort({ prop, order: way }: { prop: string; order: string | null }): void {
+  if (prop === 'name') order.value = way ? 'name' : 'changed'
+  else if (prop === 'difficulty' && way) order.value = way === 'ascending' ? 'easiest' : 'hardest'
+  else order.value = 'changed'
+}
+
+function mark(row: Row): Mark {
+  return row.known ? (row.stop as Mark) : 'waiting'
+}
+const nameOf = (row: Row) => row.title || readable(row.given) || words.bench.untitled
+const isWorking = computed(() => props.rows.some((row) => !row.known))
+</script>
+
+<template>
+  <el-table
+    :data="rows"
+    row-key="id"
+    :default-sort="sorted"
+    :aria-busy="isWorking"
+    @sort-change="sort"
+    @selection-change="(now: Row[]) => $emit('chosen', now)"
+  >
+    <el-table-column v-if="!aside" type="selection" width="36" />
+    <el-table-column width="52" :label="words.examples.last">
+      <template #default="{ row }">
+        <Stop v-if="row.line_count" class="small" sign="" :mark="mark(row)" />
+        <span v-else class="u-quiet" :title="words.examples.noLine">–</span>
+      </template>
+    </el-table-column>
+    <el-table-column prop="name" :label="words.examples.name" sortable="custom" min-width="210">
+      <template #default="{ row }">
+        <router-link :to="{ name: 'bench', params: { id: row.id } }">{{ nameOf(row) }}</router-link>
+        <small class="u-quiet">
+          {{ words.tasks[row.task as keyof typeof words.tasks] }} ·
+          {{ words.examples.lineCount(row.line_count) }}
+          <template v-if="unitOf(row)"> · {{ unitOf(row) }}</template>
+        </small>
+      </template>
+    </el-table-column>
+    <el-table-column :label="words.examples.problem" min-width="200">
+      <template #default="{ row }">
+        <span class="problem">{{ row.title ? readable(row.given) : '' }}</span>
+        <small v-if="row.why" class="u-quiet">{{ row.why }}</small>
+      </template>
+    </el-table-column>
+    <el-table-column :label="words.examples.used" min-width="120">
+      <template #default="{ row }">
+        <UsedIn :tags="row.tags" :sets="row.in_sets" :untitled="words.sets.untitled" />
+      </template>
+    </el-table-column>
+    <el-table-column
+      prop="difficulty"
+      :label="words.examples.difficulty"
+      sortable="custom"
+      width="105"
+      align="right"
+    >
+      <template #default="{ row }">
+        <template v-if="row.difficulty !== null">{{ row.difficulty }}</template>
+        <span v-else-if="!row.known" class="u-quiet">{{ words.examples.working }}</span>
+      </template>
+    </el-table-column>
+    <el-table-column prop="changed" :label="words.examples.changed" sortable="custom" width="128">
+      <template #default="{ row }">
+        <span class="u-quiet">{{ dated(row.changed) }}</span>
+      </template>
+    </el-table-column>
+    <el-table-column width="96" :label="words.examples.actions">
+      <template #default="{ row }">
+        <el-button v-if="aside" link type="primary" @click="$emit('bringBack', row)">
+          {{ words.examples.bringBack }}
+        </el-button>
+        <el-button v-else link type="primary" @click="$emit('putAside', row)">
+          {{ words.examples.putAside }}
+        </el-button>
+      </template>
+    </el-table-column>
+  </el-table>
+</template>
+
+<style scoped>
+.small {
+  width: 24px;
+  height: 24px;
+  display: block;
+}
+.problem {
+  overflow-wrap: anywhere;
+}
+small {
+  display: block;
+  line-height: 1.35;
+}
+</style>
