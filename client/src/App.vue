@@ -1,61 +1,84 @@
 <script setup lang="ts">
 /** The frame: rail and place, or signing in. */
-import { ref, watch } from 'vue'
+import { useTimeoutFn, useTitle } from '@vueuse/core'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import KeysOverview from '@/app/KeysOverview.vue'
 import Rail from '@/app/Rail.vue'
 import SignIn from '@/app/SignIn.vue'
+import WelcomePage from '@/app/WelcomePage.vue'
+import { useFocusGuard } from '@/app/useFocusGuard'
 import { api, Refusal, signedOut } from '@/api/client'
 import { loadSession, signOut, username } from '@/api/session'
+import { useAction } from '@/api/useAction'
+import FailureNote from '@/shared/page/FailureNote.vue'
 import { useKeys } from '@/shared/composables/useKeys'
 import { setDecimal } from '@/shared/math/decimal'
 import { words } from '@/texts/en'
 
 const route = useRoute()
+const cache = useQueryClient()
 const keysOpen = ref(false)
 const refusal = ref('')
+const leaving = useAction()
+
+const later = useTimeoutFn(load, 3000, { immediate: false })
 
 function load(): void {
   loadSession().then(
     () => (refusal.value = ''),
     (reason) => {
       refusal.value = reason instanceof Refusal ? reason.message : words.failures.network
-      setTimeout(load, 3000)
+      later.start()
     },
   )
 }
 load()
 
-async function leave(): Promise<void> {
-  await signOut()
-}
-
-/** Decimals are typeset as the house rules have them, everywhere. */
+/** Decimals are typeset as the house rules have them, everywhere; nothing of another teacher stays. */
 watch(
   username,
-  async (name) => {
+  async (name, before) => {
+    if (before) cache.clear()
     if (!name) return
     const { data } = await api.GET('/api/house')
     setDecimal(data?.decimal)
   },
   { immediate: true },
 )
+watch(signedOut, (out) => {
+  if (!out) void cache.invalidateQueries()
+})
 
+useTitle(
+  computed(() => {
+    const place = route.meta['title'] as keyof typeof words.titles | undefined
+    return username.value && place ? `${words.titles[place]} · ${words.product}` : words.product
+  }),
+)
+useFocusGuard()
 useKeys({ '?': () => (keysOpen.value = true) })
 </script>
 
 <template>
+  <a class="skip" href="#main" @click.prevent="focusMain">{{ words.rail.skip }}</a>
   <p v-if="refusal && username === null" class="start-failure" role="alert">{{ refusal }}</p>
-  <main v-else-if="username === ''" class="welcome">
-    <div class="card">
-      <h1>{{ words.product }}</h1>
-      <p class="quiet">{{ words.signIn.lead }}</p>
-      <SignIn />
+  <p v-else-if="username === null" class="start-failure u-quiet" role="status">
+    {{ words.waiting.loading }}
+  </p>
+  <WelcomePage v-else-if="username === ''" />
+  <div v-else class="frame" :class="{ bare: route.meta['bare'] }">
+    <Rail
+      v-if="!route.meta['bare']"
+      :username="username"
+      @keys="keysOpen = true"
+      @leave="leaving.run(signOut)"
+    />
+    <div>
+      <FailureNote :message="leaving.refusal.value" @again="leaving.again" />
+      <router-view :key="username" />
     </div>
-  </main>
-  <div v-else-if="username" class="frame" :class="{ bare: route.meta['bare'] }">
-    <Rail v-if="!route.meta['bare']" :username="username" @keys="keysOpen = true" @leave="leave" />
-    <router-view :key="username" />
     <KeysOverview v-model="keysOpen" />
     <el-dialog
       :model-value="signedOut"
@@ -71,6 +94,13 @@ useKeys({ '?': () => (keysOpen.value = true) })
   </div>
 </template>
 
+<script lang="ts">
+/** Past the rail, to what the place is about. */
+function focusMain(): void {
+  document.getElementById('main')?.focus()
+}
+</script>
+
 <style scoped>
 .frame {
   display: grid;
@@ -79,23 +109,21 @@ useKeys({ '?': () => (keysOpen.value = true) })
 .bare {
   grid-template-columns: minmax(0, 1fr);
 }
-.welcome {
-  min-height: 100vh;
-  display: grid;
-  place-items: center;
-}
-.card {
-  width: 21rem;
+.skip {
+  position: absolute;
+  left: var(--space-3);
+  top: -3rem;
+  z-index: 10;
   background: var(--sheet);
-  border: 1px solid var(--rule);
-  border-top: 4px solid var(--ink);
-  padding: 1.8rem 2rem;
+  padding: var(--space-2) var(--space-4);
 }
-.card h1 {
-  margin: 0;
+.skip:focus {
+  top: var(--space-3);
 }
 .start-failure {
-  padding: 2rem;
+  padding: var(--space-6);
+}
+.start-failure[role='alert'] {
   color: var(--leave);
 }
 @media print {

@@ -15,14 +15,3 @@ export async function sendFile<T>(path: string, file: File): Promise<T> {
     ),
   )
 }
-
-/** Ask for a file of the kinds `accept`; resolves with it when one is chosen. */
-export function chosenFile(accept: string): Promise<File> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input')
-    input.type = 'file'
-    input.accept = accept
-    input.addEventListener('change', () => input.files?.[0] && resolve(input.files[0]))
-    input.click()
-  })
-}

@@ -7,30 +7,34 @@ const open = defineModel<boolean>({ required: true })
 
 <template>
   <el-dialog v-model="open" :title="words.keys.title" width="30rem">
-    <table class="keys">
-      <tbody>
-        <tr v-for="[key, says] in words.keys.list" :key="key">
-          <th scope="row">
-            <kbd>{{ key }}</kbd>
-          </th>
-          <td>{{ says }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <dl class="keys">
+      <div v-for="[key, says] in words.keys.list" :key="key">
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ says }}</dd>
+      </div>
+    </dl>
   </el-dialog>
 </template>
 
 <style scoped>
-.keys th {
-  text-align: left;
-  padding: 0.25rem 1.4rem 0.25rem 0;
-  white-space: nowrap;
+.keys {
+  margin: 0;
+}
+.keys div {
+  display: grid;
+  grid-template-columns: 9rem minmax(0, 1fr);
+  padding: var(--space-1) 0;
+}
+dd {
+  margin: 0;
 }
 kbd {
   border: 1px solid var(--edge);
   border-radius: 4px;
-  padding: 0.1rem 0.45rem;
+  padding: 0.1rem var(--space-2);
   font: inherit;
-  font-size: 0.88rem;
+  font-size: var(--type-note);
 }
 </style>

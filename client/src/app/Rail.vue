@@ -38,8 +38,7 @@ const places = [
     >
       {{ place.label }}
     </router-link>
-    <span class="gap" />
-    <button type="button" @click="toggleTheme">{{ words.rail.theme[theme] }}</button>
+    <button type="button" class="first" @click="toggleTheme">{{ words.rail.theme[theme] }}</button>
     <button type="button" @click="emit('keys')">{{ words.rail.keys }} <kbd>?</kbd></button>
     <button type="button" @click="emit('leave')">
       {{ words.rail.leave }}<small>{{ username }}</small>
@@ -53,7 +52,7 @@ const places = [
   color: #f4f1e8;
   display: flex;
   flex-direction: column;
-  padding: 0.8rem 0;
+  padding: var(--space-4) 0;
   height: 100vh;
   position: sticky;
   top: 0;
@@ -61,18 +60,18 @@ const places = [
 .product {
   display: flex;
   align-items: center;
-  gap: 0.4rem;
+  gap: var(--space-2);
   font-weight: 700;
-  font-size: 1.05rem;
-  padding: 0.1rem 0.9rem 1rem;
+  font-size: var(--type-lead);
+  padding: 0.1rem var(--space-4) var(--space-4);
 }
 a,
 button {
   color: inherit;
   text-decoration: none;
-  padding: 0.6rem 1rem;
+  padding: var(--space-3) var(--space-4);
   font: inherit;
-  font-size: 0.95rem;
+  font-size: var(--type-body);
   text-align: left;
   background: none;
   border: 0;
@@ -92,6 +91,9 @@ button:focus-visible {
   outline-color: #f0b49c;
   outline-offset: -3px;
 }
+.first {
+  margin-top: auto;
+}
 small {
   display: block;
   opacity: 0.85;
@@ -99,8 +101,8 @@ small {
 kbd {
   border: 1px solid #ffffff70;
   border-radius: 3px;
-  padding: 0 0.3rem;
+  padding: 0 var(--space-1);
   font: inherit;
-  font-size: 0.8rem;
+  font-size: var(--type-small);
 }
 </style>

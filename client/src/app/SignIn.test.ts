@@ -15,16 +15,19 @@ function form(name?: string) {
 }
 
 test('signing in tells who is there and ends the asking', async () => {
-  const calls = fakeServer(() => ({ body: { username: 'marin' } }))
+  const calls = fakeServer(() => ({
+    body: { username: 'marin', demonstration: true, may_begin: false },
+  }))
   signedOut.value = true
   const signIn = form()
 
-  await signIn.find('#name').setValue(' marin ')
-  await signIn.find('#password').setValue('secret')
+  await signIn.find('input[autocomplete=username]').setValue(' marin ')
+  await signIn.find('input[type=password]').setValue('secret')
+  await signIn.find('input[type=checkbox]').setValue(true)
   await signIn.find('form').trigger('submit')
   await flushPromises()
 
-  expect(calls[0]?.body).toEqual({ username: 'marin', password: 'secret' })
+  expect(calls[0]?.body).toEqual({ username: 'marin', password: 'secret', shared: true })
   expect([username.value, signedOut.value]).toEqual(['marin', false])
   expect(signIn.emitted('done')).toHaveLength(1)
 })
@@ -36,12 +39,12 @@ test.each([
   fakeServer(() => ({ status, body: { code, message, at: null } }))
   const signIn = form('marin')
 
-  await signIn.find('#password').setValue('wrong')
+  await signIn.find('input[type=password]').setValue('wrong')
   await signIn.find('form').trigger('submit')
   await flushPromises()
 
   expect(signIn.find('[role=alert]').text()).toBe(message)
-  expect(signIn.find<HTMLInputElement>('#password').element.value).toBe('')
-  expect(signIn.find<HTMLInputElement>('#name').element.value).toBe('marin')
+  expect(signIn.find<HTMLInputElement>('input[type=password]').element.value).toBe('')
+  expect(signIn.find<HTMLInputElement>('input[autocomplete=username]').element.value).toBe('marin')
   expect(signIn.emitted('done')).toBeUndefined()
 })

@@ -23,8 +23,7 @@ const rules = [
   },
 ] as const
 
-function change(key: (typeof rules)[number]['key'], event: Event): void {
-  const value = (event.target as HTMLSelectElement).value
+function change(key: (typeof rules)[number]['key'], value: string): void {
   const others = Object.entries(house.value).filter(([name]) => name !== key)
   house.value = Object.fromEntries(value ? [...others, [key, value]] : others)
 }
@@ -33,22 +32,22 @@ function change(key: (typeof rules)[number]['key'], event: Event): void {
 <template>
   <label v-for="item in rules" :key="item.key" class="rule">
     {{ item.name }}
-    <select :value="house[item.key] ?? ''" @change="change(item.key, $event)">
-      <option value="">{{ words.bench.asHouse }}</option>
-      <option v-for="(name, value) in item.values" :key="value" :value="value">{{ name }}</option>
-    </select>
+    <el-select
+      :model-value="house[item.key] ?? ''"
+      :empty-values="[null, undefined]"
+      :aria-label="item.name"
+      @change="(value: string) => change(item.key, value)"
+    >
+      <el-option value="" :label="words.bench.asHouse" />
+      <el-option v-for="(name, value) in item.values" :key="value" :value="value" :label="name" />
+    </el-select>
   </label>
 </template>
 
 <style scoped>
 .rule {
   display: block;
-  margin: 0.3rem 0;
-}
-.rule select {
-  display: block;
-  width: 100%;
+  margin: var(--space-1) 0;
   max-width: 22rem;
-  font: inherit;
 }
 </style>

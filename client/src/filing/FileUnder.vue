@@ -30,8 +30,8 @@ function file(wish: Partial<Schemas['FilingIn']>): Promise<boolean> {
     if (props.kind === 'examples') await result(api.POST('/api/examples/file', { body }))
     else await result(api.POST('/api/sets/file', { body }))
     await cache.invalidateQueries({ queryKey: [props.kind] })
-    unit.value = ''
-    tags.value = []
+    if ('unit' in wish) unit.value = ''
+    else tags.value = []
     emit('filed')
   })
 }

@@ -67,7 +67,11 @@ async function drop(): Promise<void> {
       </li>
     </ul>
     <p v-if="here" class="changes">
-      <el-button v-if="here.position > 0" link @click="change({ ...here, position: here.position - 1 })">
+      <el-button
+        v-if="here.position > 0"
+        link
+        @click="change({ ...here, position: here.position - 1 })"
+      >
         {{ words.units.up }}
       </el-button>
       <el-button link @click="rename">{{ words.units.rename }}</el-button>

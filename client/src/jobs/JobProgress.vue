@@ -22,9 +22,9 @@ defineEmits<{ cancel: [] }>()
       <span>{{ job.total ? words.jobs.running(job.done, job.total) : words.jobs.waiting }}</span>
       <el-button @click="$emit('cancel')">{{ words.jobs.cancel }}</el-button>
     </template>
-    <span v-else-if="job.message" class="warm">{{ job.message }}</span>
+    <span v-else-if="job.message" class="u-warm">{{ job.message }}</span>
     <span v-else-if="job.state === 'cancelled'">{{ words.jobs.cancelled }}</span>
-    <span v-if="refusal" class="warm">{{ refusal }}</span>
+    <span v-if="refusal" class="u-warm">{{ refusal }}</span>
   </div>
 </template>
 
@@ -32,7 +32,7 @@ defineEmits<{ cancel: [] }>()
 .job {
   display: flex;
   align-items: center;
-  gap: 0.8rem;
+  gap: var(--space-4);
 }
 progress {
   accent-color: var(--ink);

@@ -1,5 +1,6 @@
 /** Follows one piece of long work until it is over; it goes on without us, and after a reload. */
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 
 const PAUSE = 400
@@ -17,7 +18,9 @@ export function useJob(
 ) {
   const job = ref<Schemas['JobOut'] | null>(null)
   const refusal = ref('')
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const again = useTimeoutFn(() => job.value && void look(job.value.id), PAUSE, {
+    immediate: false,
+  })
 
   async function look(identity: string): Promise<void> {
     try {
@@ -37,19 +40,18 @@ export function useJob(
     const now = job.value
     if (!now) return
     if (DONE.includes(now.state)) finished(now)
-    if (!OVER.includes(now.state)) timer = setTimeout(() => void look(now.id), PAUSE)
+    if (!OVER.includes(now.state)) again.start()
   }
 
   watch(
     begun,
     (next) => {
-      clearTimeout(timer)
+      again.stop()
       job.value = next
       if (next && !OVER.includes(next.state)) follow()
     },
     { immediate: true },
   )
-  onScopeDispose(() => clearTimeout(timer))
 
   async function cancel(): Promise<void> {
     if (!job.value) return

@@ -36,7 +36,7 @@ defineProps<{
 .candidate {
   display: flex;
   align-items: center;
-  gap: 1.4rem;
+  gap: var(--space-5);
   flex-wrap: wrap;
 }
 .missing {
@@ -52,19 +52,19 @@ defineProps<{
   text-decoration-color: var(--leave);
 }
 .sides {
-  font-size: 1.08rem;
+  font-size: var(--type-lead);
   display: grid;
-  gap: 0.3rem;
+  gap: var(--space-1);
 }
 .side {
   display: flex;
   align-items: center;
-  gap: 0.4rem;
+  gap: var(--space-2);
   flex-wrap: wrap;
 }
 .side + .side {
   border-top: 1px dotted var(--rule);
-  padding-top: 0.3rem;
+  padding-top: var(--space-1);
 }
 .eq {
   color: var(--quiet);

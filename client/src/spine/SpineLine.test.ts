@@ -53,7 +53,7 @@ test('a line shows both sides, its number and its reason, and is said once', () 
 
   expect(line.find('.number').text()).toBe('2')
   expect(line.find('.words').text()).toBe('Divide both sides by 2.')
-  expect(line.findAll('.unseen').map((part) => part.text().trim())).toEqual([LINE.spoken, ''])
+  expect(line.findAll('.u-unseen').map((part) => part.text().trim())).toEqual([LINE.spoken, ''])
   expect(line.findAll('.katex')).toHaveLength(2)
 })
 

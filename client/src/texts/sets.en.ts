@@ -2,6 +2,7 @@
 export const sets = {
   title: 'Sets',
   filter: 'Find a set',
+  filterHint: 'a word of its title',
   start: 'Start a set',
   none: 'No set yet',
   noneSays: 'A set is a sheet, a test or a review: examples in order, with their key.',
@@ -103,14 +104,10 @@ export const sets = {
   broughtIn: (taken: number, all: number) => `${taken} of ${all} were taken.`,
   takeBack: 'Take the import back',
   row: (at: number) => `Row ${at}`,
-  aside: (n: number) => `Put aside (${n})`,
-  searchHint: 'Title, problem, topic, skill or error',
-  searchTitle: 'Find sets and problems',
   easiest: 'Difficulty from',
   hardest: 'to',
   nothingFound:
     'Nothing has these words. Problems are known by skill and error once their set was opened.',
-  inSets: (titles: string) => `in ${titles}`,
   keepTitle: 'Everything in one file',
   keepSays: 'House rules, own errors, examples, sets and proofed keys.',
   keep: 'Keep it',

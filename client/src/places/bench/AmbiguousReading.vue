@@ -21,10 +21,10 @@ defineProps<{ item: Schemas['Ambiguity'] }>()
 
 <style scoped>
 .ambiguity {
-  margin: 0.2rem 0;
+  margin: var(--space-1) 0;
 }
 .reading {
   display: block;
-  margin-left: 1.2rem;
+  margin-left: var(--space-5);
 }
 </style>

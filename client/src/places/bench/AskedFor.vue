@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What the problem asks for besides its task: the unknown, the numbers, the form of the answer. */
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 import OwnRules from '@/example/OwnRules.vue'
@@ -31,13 +31,16 @@ const summary = computed(() => {
   return [...among, ...forms, ...own].join(', ')
 })
 
-function letter(event: Event): void {
-  emit('change', { variable: (event.target as HTMLInputElement).value.trim().slice(0, 3) })
-}
+/** The letter while it is typed. */
+const letter = ref('')
+watch(
+  () => props.unknown,
+  (unknown) => (letter.value = unknown),
+  { immediate: true },
+)
 
-function toggle(kind: string): void {
-  const others = props.form.filter((item) => item !== kind)
-  emit('change', { form: props.form.includes(kind) ? others : [...others, kind] })
+function solveFor(text: string): void {
+  emit('change', { variable: text.trim().slice(0, 3) })
 }
 </script>
 
@@ -47,31 +50,33 @@ function toggle(kind: string): void {
     @keydown.escape="($event.currentTarget as HTMLDetailsElement).open = false"
   >
     <summary>
-      {{ words.bench.asked }}<span v-if="summary" class="quiet">: {{ summary }}</span>
+      {{ words.bench.asked }}<span v-if="summary" class="u-quiet">: {{ summary }}</span>
     </summary>
     <div class="sheet">
       <label v-if="isSolving">
         {{ words.bench.askedUnknown }}
-        <input class="letter" :value="unknown" maxlength="3" @change="letter" />
+        <el-input v-model="letter" class="letter" maxlength="3" @change="solveFor" />
       </label>
       <fieldset>
         <legend>{{ words.bench.askedNumbers }}</legend>
-        <label v-for="kind in ['real', 'complex'] as const" :key="kind">
-          <input
-            type="radio"
-            name="numbers"
-            :checked="numbers === kind"
-            @change="emit('change', { numbers: kind })"
-          />
-          {{ words.bench[kind] }}
-        </label>
+        <el-radio-group
+          :model-value="numbers"
+          :aria-label="words.bench.askedNumbers"
+          @change="(kind: unknown) => emit('change', { numbers: kind as Content['numbers'] })"
+        >
+          <el-radio v-for="kind in ['real', 'complex'] as const" :key="kind" :value="kind">
+            {{ words.bench[kind] }}
+          </el-radio>
+        </el-radio-group>
       </fieldset>
       <fieldset>
         <legend>{{ words.bench.askedForms }}</legend>
-        <label v-for="[key, name] in kinds" :key="key">
-          <input type="checkbox" :checked="form.includes(key)" @change="toggle(key)" />
-          {{ name }}
-        </label>
+        <el-checkbox-group
+          :model-value="form"
+          @change="(form: unknown) => emit('change', { form: form as string[] })"
+        >
+          <el-checkbox v-for="[key, name] in kinds" :key="key" :value="key">{{ name }}</el-checkbox>
+        </el-checkbox-group>
       </fieldset>
       <fieldset>
         <legend>{{ words.bench.ownRulesTitle }}</legend>
@@ -84,7 +89,7 @@ function toggle(kind: string): void {
 <style scoped>
 .asked {
   position: relative;
-  font-size: 0.9rem;
+  font-size: var(--type-note);
 }
 summary {
   cursor: pointer;
@@ -96,29 +101,35 @@ summary {
   left: 0;
   width: 17rem;
   display: grid;
-  gap: 0.7rem;
-  padding: 0.8rem 1rem;
+  gap: var(--space-3);
+  padding: var(--space-4) var(--space-4);
   background: var(--sheet);
   border: 1px solid var(--edge);
-  border-radius: 6px;
+  border-radius: var(--round);
 }
 fieldset {
   border: 0;
   margin: 0;
   padding: 0;
   display: grid;
-  gap: 0.25rem;
+  gap: var(--space-1);
 }
 legend {
   padding: 0;
   color: var(--quiet);
-  font-size: 0.82rem;
+  font-size: var(--type-small);
 }
 .letter {
-  width: 3rem;
-  font: inherit;
-  padding: 0.1rem 0.3rem;
-  border: 1px solid var(--edge);
-  border-radius: 4px;
+  width: 4rem;
+}
+.el-radio-group,
+.el-checkbox-group {
+  display: grid;
+  justify-items: start;
+}
+.el-radio,
+.el-checkbox {
+  height: auto;
+  margin: 0;
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Over the bench: the example's name, its task, whether it is saved, and what can be done. */
+import { ref, watch } from 'vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
-import type { SaveState } from './useSaving'
+import type { SaveState } from '@/api/useAutosave'
 
 const props = defineProps<{
   /** Name of the example. */
@@ -28,47 +29,37 @@ const emit = defineEmits<{
   present: []
 }>()
 
-const tasks = (
-  ['solve', 'evaluate', 'simplify', 'expand', 'factor', 'domain', 'study'] as const
-).map((value) => ({
-  value,
-  label: words.tasks[value],
-}))
-
-function renamed(event: Event): void {
-  emit('title', (event.target as HTMLInputElement).value.trim())
-}
-
-function tasked(event: Event): void {
-  emit('task', (event.target as HTMLSelectElement).value as Content['task'])
-}
-
-const listed = tasks.some((task) => task.value === props.task)
-  ? tasks
-  : [...tasks, { value: props.task, label: words.tasks[props.task] }]
+const TASKS = ['solve', 'evaluate', 'simplify', 'expand', 'factor', 'domain', 'study'] as const
+/** The name while it is typed. */
+const name = ref('')
+watch(
+  () => props.title,
+  (title) => (name.value = title),
+  { immediate: true },
+)
 </script>
 
 <template>
-  <header class="head">
-    <input
+  <header class="bench-head">
+    <h1 class="u-unseen">{{ title || words.bench.untitled }}</h1>
+    <el-input
+      v-model="name"
       class="title"
-      :value="title"
       :aria-label="words.bench.titleLabel"
       :placeholder="words.bench.untitled"
       maxlength="200"
-      @change="renamed"
+      @change="(text: string) => emit('title', text.trim())"
       @keydown.enter="($event.target as HTMLInputElement).blur()"
     />
-    <label class="task">
-      <span class="unseen">{{ words.bench.taskLabel }}</span>
-      <select :value="task" @change="tasked">
-        <option v-for="item in listed" :key="item.value" :value="item.value">
-          {{ item.label }}
-        </option>
-      </select>
-    </label>
+    <el-select
+      class="task"
+      :model-value="task"
+      :aria-label="words.bench.taskLabel"
+      @change="(now: Content['task']) => emit('task', now)"
+    >
+      <el-option v-for="one in TASKS" :key="one" :value="one" :label="words.tasks[one]" />
+    </el-select>
     <span class="state" role="status" :data-state="state">{{ words.save[state] }}</span>
-    <span class="gap" />
     <el-tooltip :content="`${words.bench.undo} · Ctrl+Z`" :show-after="400">
       <el-button :disabled="!canUndo" @click="emit('undo')">{{ words.bench.undo }}</el-button>
     </el-tooltip>
@@ -98,45 +89,38 @@ const listed = tasks.some((task) => task.value === props.task)
 </template>
 
 <style scoped>
-.head {
+.bench-head {
   display: flex;
   align-items: center;
-  gap: 0.5rem;
-  padding: 0.55rem 1.5rem;
+  gap: var(--space-2);
+  padding: var(--space-2) var(--space-6);
   border-bottom: 1px solid var(--rule);
 }
 .title {
-  font: inherit;
-  font-weight: 700;
-  font-size: 1.05rem;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  padding: 0.25rem 0.4rem;
-  margin-left: -0.4rem;
-  color: inherit;
   flex: 0 1 15rem;
   min-width: 5rem;
+  margin-left: calc(-1 * var(--space-2));
+  --el-input-border-color: transparent;
+  --el-input-bg-color: transparent;
+}
+.title :deep(input) {
+  font-weight: 700;
+  font-size: var(--type-lead);
+  color: var(--text);
   text-overflow: ellipsis;
 }
-.title:hover {
-  border-color: var(--rule);
-}
-select {
-  font: inherit;
-  font-size: 0.92rem;
-  padding: 0.25rem 0.3rem;
-  border: 1px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: inherit;
+.task {
+  flex: none;
+  width: 7rem;
 }
 .state {
   color: var(--quiet);
-  font-size: 0.86rem;
+  font-size: var(--type-note);
   white-space: nowrap;
+  margin-right: auto;
 }
 .state[data-state='offline'],
+.state[data-state='refused'],
 .state[data-state='conflict'] {
   color: var(--leave);
   font-weight: 700;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One problem, two methods side by side: where they part and meet, which has smaller numbers. */
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
@@ -14,20 +14,22 @@ const props = defineProps<{
   methods: Schemas['Inspected']['methods']
 }>()
 
-const first = ref(props.methods[0]?.method ?? '')
-const second = ref(props.methods[1]?.method ?? '')
+const chosen = reactive<[string, string]>([
+  props.methods[0]?.method ?? '',
+  props.methods[1]?.method ?? '',
+])
 const found = ref<Schemas['Compared'] | null>(null)
 const refused = ref('')
 
 watch(
-  [first, second],
+  () => [...chosen] as [string, string],
   async ([one, other]) => {
     const { task, given, form, numbers, variable } = props.content
     const methods: [string, string] = [one, other]
     const body = { task, given, form, numbers, lines: [], variable: variable || null, methods }
     try {
       const answer = await result(api.POST('/api/algebra/compare', { body }))
-      if (one !== first.value || other !== second.value) return
+      if (one !== chosen[0] || other !== chosen[1]) return
       found.value = answer
       refused.value = ''
     } catch (refusal) {
@@ -59,25 +61,20 @@ const says = computed(() => {
 
 <template>
   <div class="compare">
-    <p v-if="refused" class="warm" role="alert">{{ refused }}</p>
+    <p v-if="refused" class="u-warm" role="alert">{{ refused }}</p>
     <ul v-if="found" class="says">
       <li v-for="sentence in says" :key="sentence">{{ sentence }}</li>
     </ul>
     <div class="paths">
       <section v-for="side in [0, 1] as const" :key="side">
-        <label>
-          <span class="unseen">{{ words.compare.method(side + 1) }}</span>
-          <select v-if="side === 0" v-model="first">
-            <option v-for="item in methods" :key="item.method" :value="item.method">
-              {{ methodName(item.method) }}
-            </option>
-          </select>
-          <select v-else v-model="second">
-            <option v-for="item in methods" :key="item.method" :value="item.method">
-              {{ methodName(item.method) }}
-            </option>
-          </select>
-        </label>
+        <el-select v-model="chosen[side]" :aria-label="words.compare.method(side + 1)">
+          <el-option
+            v-for="item in methods"
+            :key="item.method"
+            :value="item.method"
+            :label="methodName(item.method)"
+          />
+        </el-select>
         <ol v-if="found">
           <li
             v-for="(line, index) in found.paths[side]?.lines"
@@ -91,7 +88,7 @@ const says = computed(() => {
             <small><SentenceText :text="line.says" :pieces="line.parts" /></small>
           </li>
         </ol>
-        <p v-if="found" class="quiet">
+        <p v-if="found" class="u-quiet">
           {{ weighs(side) }}
         </p>
       </section>
@@ -101,35 +98,26 @@ const says = computed(() => {
 
 <style scoped>
 .says {
-  margin: 0 0 0.8rem;
+  margin: 0 0 var(--space-4);
   padding: 0;
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 0.2rem 1.4rem;
+  gap: var(--space-1) var(--space-5);
 }
 .paths {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 1.6rem;
+  gap: var(--space-6);
   max-height: 60vh;
   overflow-y: auto;
 }
-select {
-  width: 100%;
-  padding: 0.35rem 0.4rem;
-  border: 1px solid var(--edge);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--text);
-  font-size: 0.95rem;
-}
 ol {
-  margin: 0.6rem 0;
-  padding: 0 0 0 1.5rem;
+  margin: var(--space-3) 0;
+  padding: 0 0 0 var(--space-6);
 }
 li {
-  padding: 0.25rem 0.5rem;
+  padding: var(--space-1) var(--space-2);
   border-left: 2px solid var(--rule);
 }
 .says li {

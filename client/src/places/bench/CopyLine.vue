@@ -30,11 +30,11 @@ async function copy(kind: (typeof kinds)[number]): Promise<void> {
 
 <template>
   <div class="copy">
-    <span class="quiet">{{ words.bench.copyAs }}</span>
+    <span class="u-quiet">{{ words.bench.copyAs }}</span>
     <button v-for="kind in kinds" :key="kind" type="button" class="kind" @click="copy(kind)">
       {{ words.bench.copyKinds[kind] }}
     </button>
-    <span role="status" class="quiet">{{ said }}</span>
+    <span role="status" class="u-quiet">{{ said }}</span>
   </div>
 </template>
 
@@ -42,9 +42,9 @@ async function copy(kind: (typeof kinds)[number]): Promise<void> {
 .copy {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.2rem 0.7rem;
-  margin-top: 1rem;
-  font-size: 0.86rem;
+  gap: var(--space-1) var(--space-3);
+  margin-top: var(--space-4);
+  font-size: var(--type-note);
 }
 .copy > span:first-child {
   flex-basis: 100%;

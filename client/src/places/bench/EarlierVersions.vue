@@ -41,8 +41,8 @@ function take(version: Schemas['SnapshotOut']): void {
 
 <template>
   <el-dialog v-model="open" :title="words.versions.title" width="42rem">
-    <p v-if="refusal" role="alert" class="warm">{{ refusal }}</p>
-    <p v-else-if="versions && !versions.length" class="quiet">{{ words.versions.none }}</p>
+    <p v-if="refusal" role="alert" class="u-warm">{{ refusal }}</p>
+    <p v-else-if="versions && !versions.length" class="u-quiet">{{ words.versions.none }}</p>
     <ol class="versions">
       <li v-for="item in versions ?? []" :key="item.version">
         <b>{{ dated(item.taken) }}</b>
@@ -67,9 +67,9 @@ function take(version: Schemas['SnapshotOut']): void {
 li {
   display: grid;
   grid-template-columns: 11rem minmax(0, 1fr) auto;
-  gap: 1rem;
+  gap: var(--space-4);
   align-items: center;
-  padding: 0.5rem 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--rule);
 }
 small {

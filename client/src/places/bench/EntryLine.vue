@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Where a line is typed, on the spine: its stop judges while one types, Enter keeps it. */
+import type { InputInstance } from 'element-plus'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { field as kind, toggleField } from '@/shared/composables/field'
 import MathText from '@/shared/math/MathText.vue'
@@ -29,7 +30,7 @@ const emit = defineEmits<{
   leave: []
 }>()
 
-const field = ref<HTMLInputElement | null>(null)
+const field = ref<InputInstance | null>(null)
 const typeset = ref<{ focus: () => void } | null>(null)
 const hint = useId()
 /** The last readable form, so that the preview does not flicker while one types. */
@@ -52,7 +53,7 @@ const mark = computed<Mark>(() => {
 const focus = () => void nextTick(() => (field.value ?? typeset.value)?.focus())
 defineExpose({ focus })
 watch(kind, focus)
-onMounted(() => field.value?.focus({ preventScroll: true }))
+onMounted(() => field.value?.input?.focus({ preventScroll: true }))
 
 function pasted(event: ClipboardEvent): void {
   const lines = (event.clipboardData?.getData('text') ?? '').split(/\r?\n/)
@@ -95,7 +96,7 @@ function pasted(event: ClipboardEvent): void {
       @up="emit('up')"
       @leave="emit('leave')"
     />
-    <input
+    <el-input
       v-else
       ref="field"
       v-model="text"
@@ -111,84 +112,11 @@ function pasted(event: ClipboardEvent): void {
     />
     <span class="keys">
       {{ words.bench.entryKeys }} ·
-      <button type="button" class="quiet-button" @click="toggleField">
+      <el-button link type="primary" size="small" @click="toggleField">
         {{ words.bench.field[kind] }}
-      </button>
+      </el-button>
     </span>
   </div>
 </template>
 
-<style scoped>
-.entry {
-  display: grid;
-  grid-template-columns: var(--spine-columns);
-  align-items: center;
-  column-gap: 0.55rem;
-  row-gap: 0.35rem;
-  padding: 0.3rem 0.4rem 0.5rem;
-  border-radius: 6px;
-  background: var(--lit);
-}
-.number {
-  color: var(--quiet);
-  font-size: 0.8rem;
-  text-align: right;
-}
-.preview {
-  font-size: 1.12rem;
-  text-align: right;
-  min-height: 2.6rem;
-  display: flex;
-  align-items: center;
-  justify-content: flex-end;
-  overflow: hidden;
-}
-.preview[data-old='true'] {
-  opacity: 0.45;
-}
-.right {
-  justify-content: flex-start;
-}
-.on-spine {
-  position: relative;
-  align-self: stretch;
-  display: grid;
-  place-items: center;
-}
-.on-spine::before {
-  content: '';
-  position: absolute;
-  left: calc(50% - 1px);
-  top: -0.3rem;
-  height: calc(50% + 0.3rem);
-  border-left: 2px dotted var(--edge);
-}
-.on-spine > * {
-  position: relative;
-}
-.hint,
-.keys {
-  color: var(--quiet);
-  font-size: 0.86rem;
-}
-.says {
-  font-size: 0.86rem;
-  color: var(--quiet);
-  line-height: 1.35;
-}
-.says b {
-  color: var(--ink);
-  display: block;
-}
-[data-mark='wrong'] .says b,
-[data-mark='loses'] .says b {
-  color: var(--leave);
-}
-.typed,
-.entry :deep(.typeset) {
-  grid-column: 2 / 5;
-}
-.keys {
-  grid-column: 5;
-}
-</style>
+<style scoped src="./entry-line.css"></style>

@@ -102,7 +102,7 @@ const spoken = computed(() => rows.value.map(({ label, value }) => `${label}: ${
 <template>
   <section class="study">
     <h2>{{ words.study.graph }}</h2>
-    <p v-if="refused" class="quiet" role="status">{{ refused }}</p>
+    <p v-if="refused" class="u-quiet" role="status">{{ refused }}</p>
     <template v-if="shown && studied">
       <FunctionPlot
         v-model:place="place"
@@ -131,37 +131,14 @@ const spoken = computed(() => rows.value.map(({ label, value }) => `${label}: ${
           @focus="emit('point', row.name)"
           @blur="emit('point', null)"
         >
-          <span class="quiet">{{ row.label }}</span> {{ row.value }}
+          <span class="u-quiet">{{ row.label }}</span> {{ row.value }}
         </li>
         <li v-if="points">
-          <span class="quiet">{{ words.study.points }}</span> {{ points }}
+          <span class="u-quiet">{{ words.study.points }}</span> {{ points }}
         </li>
       </ul>
     </template>
   </section>
 </template>
 
-<style scoped>
-.study {
-  margin-bottom: 1.2rem;
-  padding-bottom: 1rem;
-  border-bottom: 1px solid var(--rule);
-}
-ul {
-  list-style: none;
-  margin: 0.8rem 0 0;
-  padding: 0;
-  font-size: 0.9rem;
-}
-li {
-  display: grid;
-  grid-template-columns: 9.2rem minmax(0, 1fr);
-  gap: 0.8rem;
-  padding: 0.12rem 0.4rem;
-  border-radius: 4px;
-}
-li[data-lit] {
-  background: var(--lit);
-  font-weight: 700;
-}
-</style>
+<style scoped src="./function-study.css"></style>

@@ -42,7 +42,7 @@ const emit = defineEmits<{
     </ul>
     <AmbiguousReading v-for="item in inspected.ambiguities" :key="item.says" :item="item" />
     <div v-if="inspected.methods.length" class="methods">
-      <span class="quiet">{{ words.bench.methods }}</span>
+      <span class="u-quiet">{{ words.bench.methods }}</span>
       <el-tooltip
         v-for="item in inspected.methods"
         :key="item.method"
@@ -68,25 +68,25 @@ const emit = defineEmits<{
 <style scoped>
 .given {
   display: grid;
-  gap: 0.55rem;
+  gap: var(--space-3);
 }
 .row {
   display: flex;
   align-items: center;
-  gap: 1.4rem;
+  gap: var(--space-5);
 }
 .spoken {
   color: var(--quiet);
-  font-size: 0.92rem;
+  font-size: var(--type-note);
 }
 .notices {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.2rem 1.2rem;
+  gap: var(--space-1) var(--space-5);
   margin: 0;
   padding: 0;
   list-style: none;
-  font-size: 0.9rem;
+  font-size: var(--type-note);
 }
 .notices li {
   border-bottom: 1px dotted var(--ink);
@@ -94,9 +94,9 @@ const emit = defineEmits<{
 .methods {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.3rem 0.9rem;
+  gap: var(--space-1) var(--space-4);
   align-items: baseline;
-  font-size: 0.88rem;
+  font-size: var(--type-note);
 }
 .beside {
   margin-left: auto;

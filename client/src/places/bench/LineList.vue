@@ -173,18 +173,4 @@ defineExpose({ choose, edit, insert, remove })
   </ol>
 </template>
 
-<style scoped>
-.lines {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.choosable {
-  cursor: pointer;
-  border-radius: 6px;
-}
-.choosable[data-lit] {
-  background: var(--lit);
-  box-shadow: inset 3px 0 0 var(--ink);
-}
-</style>
+<style scoped src="./line-list.css"></style>

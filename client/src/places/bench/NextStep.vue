@@ -61,7 +61,7 @@ defineExpose({ deeper })
 <template>
   <section class="next" aria-live="polite">
     <h2>{{ words.bench.nextStep }}</h2>
-    <p v-if="refused" class="warm">{{ refused }}</p>
+    <p v-if="refused" class="u-warm">{{ refused }}</p>
     <p v-else-if="step?.done">{{ step.says }}</p>
     <template v-else-if="step">
       <p class="notice">{{ step.notice }}</p>
@@ -80,18 +80,18 @@ defineExpose({ deeper })
 
 <style scoped>
 .next {
-  margin-top: 1.2rem;
-  padding-top: 1rem;
+  margin-top: var(--space-5);
+  padding-top: var(--space-4);
   border-top: 1px solid var(--rule);
 }
 .next p {
-  margin: 0 0 0.6rem;
+  margin: 0 0 var(--space-3);
 }
 .notice {
   font-style: italic;
 }
 .formula {
   overflow-x: auto;
-  padding: 0.2rem 0;
+  padding: var(--space-1) 0;
 }
 </style>

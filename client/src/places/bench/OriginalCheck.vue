@@ -32,17 +32,17 @@ const verdict = computed(() => {
   <section class="original" :aria-label="isEquation ? words.bench.original : words.bench.answer">
     <div class="head">
       <h2>{{ isEquation ? words.bench.original : words.bench.answer }}</h2>
-      <span v-if="isEquation" class="quiet">{{ words.bench.originalSays }}</span>
+      <span v-if="isEquation" class="u-quiet">{{ words.bench.originalSays }}</span>
     </div>
     <div class="body">
       <template v-if="checked?.checks?.length">
         <CandidateCheck v-for="check in checked.checks" :key="check.value" :check="check" />
       </template>
       <span v-else-if="verdict" class="answer">{{ verdict }}</span>
-      <span v-else class="quiet">
+      <span v-else class="u-quiet">
         {{ isEquation ? words.bench.noCandidate : words.bench.noAnswerYet }}
       </span>
-      <span v-if="checked?.answer.finished && missing.length" class="warm">
+      <span v-if="checked?.answer.finished && missing.length" class="u-warm">
         {{ words.bench.missing }}: {{ missing.map(readable).join(', ') }}
       </span>
     </div>
@@ -53,10 +53,10 @@ const verdict = computed(() => {
 .original {
   border-top: 1px solid var(--rule);
   background: var(--sheet);
-  padding: 0.7rem 1.5rem;
+  padding: var(--space-3) var(--space-6);
   display: grid;
   grid-template-columns: 9rem 1fr;
-  gap: 1rem;
+  gap: var(--space-4);
   min-height: 6.2rem;
   align-items: start;
 }
@@ -66,13 +66,13 @@ const verdict = computed(() => {
 .body {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.6rem 2.4rem;
+  gap: var(--space-3) var(--space-7);
   align-items: center;
 }
 .answer {
   font-weight: 700;
 }
-.warm {
+.u-warm {
   color: var(--leave);
   font-weight: 700;
 }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Posing the problem: plain typing, typeset and read out in words at once. */
+import { useDebounceFn } from '@vueuse/core'
+import type { InputInstance } from 'element-plus'
 import { nextTick, onMounted, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
 import MathText from '@/shared/math/MathText.vue'
 import { words } from '@/texts/en'
 import AmbiguousReading from './AmbiguousReading.vue'
@@ -21,9 +22,9 @@ const emit = defineEmits<{
 const text = ref(props.given)
 const reading = ref<Schemas['Notations'] | null>(null)
 const refusal = ref<Refusal | null>(null)
-const field = ref<HTMLInputElement | null>(null)
+const field = ref<InputInstance | null>(null)
 
-const readSoon = later(async () => {
+const readSoon = useDebounceFn(async () => {
   const sent = text.value
   if (!sent.trim()) {
     reading.value = refusal.value = null
@@ -39,7 +40,7 @@ const readSoon = later(async () => {
   }
 }, 80)
 
-watch(text, () => readSoon(), { immediate: true })
+watch(text, () => void readSoon(), { immediate: true })
 onMounted(() => void nextTick(() => field.value?.focus()))
 
 function keep(): void {
@@ -50,18 +51,18 @@ function pointOut(): void {
   const at = refusal.value?.at
   if (at === null || at === undefined) return
   field.value?.focus()
-  field.value?.setSelectionRange(at, at + 1)
+  field.value?.input?.setSelectionRange(at, at + 1)
 }
 </script>
 
 <template>
   <form class="pose" @submit.prevent="keep">
     <label for="given">{{ words.bench.givenLabel }}</label>
-    <input
+    <el-input
       id="given"
       ref="field"
       v-model="text"
-      class="typed"
+      class="posed"
       :placeholder="words.bench.givenHint"
       :aria-invalid="!!refusal"
       aria-describedby="given-reading"
@@ -91,18 +92,21 @@ function pointOut(): void {
 <style scoped>
 .pose {
   display: grid;
-  gap: 0.4rem;
+  gap: var(--space-2);
   max-width: 46rem;
 }
 label {
   color: var(--quiet);
-  font-size: 0.86rem;
+  font-size: var(--type-note);
+}
+.posed[aria-invalid='true'] {
+  --el-input-border-color: var(--leave);
 }
 .reading {
   min-height: 4.6rem;
   display: flex;
   align-items: center;
-  gap: 1.2rem;
+  gap: var(--space-5);
 }
 .preview {
   flex: none;
@@ -114,7 +118,7 @@ label {
 .spoken,
 .hint {
   color: var(--quiet);
-  font-size: 0.92rem;
+  font-size: var(--type-note);
 }
 .where {
   color: var(--leave);

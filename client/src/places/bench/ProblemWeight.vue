@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** How hard the problem is, why, and for a linear equation what lies on both sides of the balance. */
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
-import { later } from '@/shared/logic/debounce'
 import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
@@ -24,12 +24,12 @@ async function look(): Promise<void> {
     worked.value = null
   }
 }
-const soon = later(() => void look(), 300)
+const soon = useTimeoutFn(() => void look(), 300, { immediate: false })
 watch(
   [() => JSON.stringify(asked.value), open],
   () => {
     worked.value = null
-    if (open.value) soon()
+    if (open.value) soon.start()
   },
   { immediate: true },
 )
@@ -68,14 +68,14 @@ const letter = computed(
         </li>
       </ol>
     </template>
-    <p v-else class="quiet">{{ words.sets.notWorked }}</p>
+    <p v-else class="u-quiet">{{ words.sets.notWorked }}</p>
   </details>
 </template>
 
 <style scoped>
 .weight {
-  margin-top: 1.2rem;
-  padding-top: 1rem;
+  margin-top: var(--space-5);
+  padding-top: var(--space-4);
   border-top: 1px solid var(--rule);
 }
 summary {
@@ -84,26 +84,26 @@ summary {
 }
 .balance {
   list-style: none;
-  margin: 0.6rem 0 0;
+  margin: var(--space-3) 0 0;
   padding: 0;
 }
 .done {
   color: var(--quiet);
-  font-size: 0.84rem;
+  font-size: var(--type-small);
 }
 .beam {
   display: grid;
   grid-template-columns: 1fr 5.5rem 1fr;
   align-items: start;
-  gap: 0.3rem;
+  gap: var(--space-1);
 }
 .pan {
   border: 1.5px solid var(--ink);
   border-radius: 4px 4px 12px 12px;
-  padding: 0.1rem 0.5rem;
-  margin-top: 0.5rem;
+  padding: 0.1rem var(--space-2);
+  margin-top: var(--space-2);
   text-align: center;
-  font-size: 0.92rem;
+  font-size: var(--type-note);
 }
 svg path {
   fill: none;

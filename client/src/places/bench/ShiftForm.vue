@@ -21,29 +21,30 @@ const here = computed<Place>(
 )
 const form = computed(() => `a/(${props.unknown} − h) + k,  a = ${readable(props.shift.a)}`)
 
-function move(name: keyof Place, event: Event): void {
-  const value = Number((event.target as HTMLInputElement).value)
-  if (Number.isFinite(value) && Math.abs(value) <= 1000) {
-    place.value = { ...here.value, [name]: Math.round(value * 100) / 100 }
-  }
+function move(name: keyof Place, value: number | null | undefined): void {
+  if (value != null) place.value = { ...here.value, [name]: Math.round(value * 100) / 100 }
 }
 </script>
 
 <template>
   <div class="shift" role="group" :aria-label="words.study.shift">
-    <span class="quiet">{{ words.study.shift }}: {{ form }}</span>
+    <span class="u-quiet">{{ words.study.shift }}: {{ form }}</span>
     <label v-for="name in ['h', 'k'] as const" :key="name">
       <i>{{ name }}</i> =
-      <input class="typed" type="number" step="1" :value="here[name]" @input="move(name, $event)" />
+      <el-input-number
+        :model-value="here[name]"
+        :min="-1000"
+        :max="1000"
+        :step="1"
+        :precision="Number.isInteger(here[name]) ? 0 : 2"
+        size="small"
+        @update:model-value="(value: number | undefined) => move(name, value)"
+      />
     </label>
     <p v-if="place && latex">
       <MathText :latex="latex" />
-      <button type="button" class="quiet-button" @click="$emit('take')">
-        {{ words.study.take }}
-      </button>
-      <button type="button" class="quiet-button" @click="place = null">
-        {{ words.study.putBack }}
-      </button>
+      <el-button link type="primary" @click="$emit('take')">{{ words.study.take }}</el-button>
+      <el-button link type="primary" @click="place = null">{{ words.study.putBack }}</el-button>
     </p>
   </div>
 </template>
@@ -53,25 +54,22 @@ function move(name: keyof Place, event: Event): void {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0.3rem 0.9rem;
-  margin-top: 0.6rem;
+  gap: var(--space-1) var(--space-4);
+  margin-top: var(--space-3);
 }
-.shift > .quiet {
+.shift > .u-quiet {
   flex-basis: 100%;
 }
 label {
   display: flex;
   align-items: center;
-  gap: 0.3rem;
-}
-input {
-  width: 5.5rem;
+  gap: var(--space-1);
 }
 p {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0.6rem;
+  gap: var(--space-3);
   margin: 0;
 }
 </style>

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 /** What is known of the chosen line: its law and condition, or the error behind it. */
+import { ref, watch } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import type { CheckedLine, Mark } from '@/spine/types'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
 
+/** The own words while they are typed. */
+const typed = ref('')
 /** The teacher's own words for why the line follows; empty where the recognised reason stands. */
 const reason = defineModel<string>('reason', { default: '' })
+watch(reason, (text) => (typed.value = text), { immediate: true })
 defineProps<{
   /** The chosen line, judged; null when none is chosen. */
   line: CheckedLine | null
@@ -22,7 +26,7 @@ defineProps<{
 <template>
   <section class="details" aria-live="polite">
     <h2>{{ words.bench.details }}</h2>
-    <p v-if="!line" class="quiet">{{ words.bench.chooseStop }}</p>
+    <p v-if="!line" class="u-quiet">{{ words.bench.chooseStop }}</p>
     <template v-else>
       <p class="verdict" :data-mark="mark">
         <b>{{ number }} · {{ mark ? words.stops[mark] : '' }}</b>
@@ -50,7 +54,7 @@ defineProps<{
           <dt>{{ words.bench.unmet }}</dt>
           <dd>
             {{ line.unmet.join(', ') }}
-            <span v-if="line.unmet_at?.length" class="quiet">
+            <span v-if="line.unmet_at?.length" class="u-quiet">
               ({{ [...new Set(line.unmet_at.map(readable))].join(', ') }})
             </span>
           </dd>
@@ -68,9 +72,9 @@ defineProps<{
           <dd>{{ words.bench.doubtSays }} {{ line.doubt_name }}.</dd>
         </template>
         <template v-if="line.error && line.verdict !== 'unfinished'">
-          <dt class="warm">{{ words.bench.errorName }}</dt>
+          <dt class="u-warm">{{ words.bench.errorName }}</dt>
           <dd>
-            <b class="warm">{{ line.error.name }}</b>
+            <b class="u-warm">{{ line.error.name }}</b>
             <span v-if="line.error.also_names?.length" class="also">
               {{ words.bench.orElse }} {{ line.error.also_names.join('; ') }}
             </span>
@@ -101,56 +105,22 @@ defineProps<{
       </dl>
       <label v-if="isWritten && !line.error && !line.failure" class="reason">
         {{ words.bench.ownReason }}
-        <input v-model.lazy="reason" class="typed" maxlength="500" :placeholder="line.says ?? ''" />
+        <el-input
+          :model-value="typed"
+          maxlength="500"
+          :placeholder="line.says ?? ''"
+          @update:model-value="(text: string) => (typed = text)"
+          @change="(text: string) => (reason = text)"
+        />
       </label>
       <template v-if="line.verdict === 'wrong' || line.verdict === 'loses'">
-        <p v-if="!line.error" class="quiet">
+        <p v-if="!line.error" class="u-quiet">
           {{ line.verdict === 'loses' ? words.bench.noNameLost : words.bench.noName }}
         </p>
-        <p class="quiet">{{ words.bench.carried }}</p>
+        <p class="u-quiet">{{ words.bench.carried }}</p>
       </template>
     </template>
   </section>
 </template>
 
-<style scoped>
-.reason {
-  display: block;
-  margin-top: 0.6rem;
-  color: var(--quiet);
-  font-size: 0.86rem;
-}
-.verdict {
-  margin: 0 0 0.4rem;
-}
-.verdict[data-mark='wrong'],
-.verdict[data-mark='loses'],
-.warm {
-  color: var(--leave);
-}
-dl {
-  margin: 0.4rem 0;
-}
-dt {
-  color: var(--quiet);
-  font-size: 0.82rem;
-  margin-top: 0.6rem;
-}
-dd {
-  margin: 0.1rem 0 0;
-}
-
-.also {
-  display: block;
-  font-size: 0.9rem;
-}
-.formula {
-  font-size: 1.1rem;
-  padding: 0.25rem 0;
-  overflow-x: auto;
-}
-.quiet {
-  color: var(--quiet);
-  font-size: 0.9rem;
-}
-</style>
+<style scoped src="./stop-details.css"></style>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** A typeset field for one line; what it holds is read back as plain notation before it is judged. */
 import 'mathlive/fonts.css'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { MathfieldElement } from 'mathlive'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { api, Refusal, result } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
 import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
@@ -61,7 +61,7 @@ async function readBack(): Promise<void> {
   if (latex !== (element?.getValue('latex') ?? '').replace(/\\placeholder\{\}/g, '')) return
   text.value = given = plain
 }
-const soon = later(() => void readBack(), 60)
+const soon = useTimeoutFn(() => void readBack(), 60, { immediate: false })
 
 async function show(plain: string): Promise<void> {
   if (plain === given) return
@@ -76,7 +76,7 @@ async function show(plain: string): Promise<void> {
 function key(event: KeyboardEvent): void {
   if (event.key === 'Enter') {
     event.preventDefault()
-    soon.cancel()
+    soon.stop()
     void readBack().then(() => emit('enter'))
   } else if (event.key === 'Escape') emit('leave')
 }
@@ -91,15 +91,14 @@ onMounted(() => {
   element.mathVirtualKeyboardPolicy = 'manual'
   element.setAttribute('aria-label', props.label)
   element.setAttribute('aria-describedby', props.describedBy)
-  element.addEventListener('input', soon)
-  element.addEventListener('keydown', key, { capture: true })
-  element.addEventListener('move-out', out)
+  useEventListener(element, 'input', soon.start)
+  useEventListener(element, 'keydown', key, { capture: true })
+  useEventListener(element, 'move-out', out)
   place.value?.append(element)
   element.inlineShortcuts = SHORTCUTS
   void show(text.value).then(focus)
 })
 onBeforeUnmount(() => {
-  soon.cancel()
   element?.remove()
   element = null
 })
@@ -114,7 +113,7 @@ defineExpose({ focus })
 <template>
   <div class="typeset">
     <div ref="place" />
-    <span class="quiet" aria-live="polite">
+    <span class="u-quiet" aria-live="polite">
       {{ words.bench.readsBack }} <code>{{ text ? readable(text) : '…' }}</code>
     </span>
   </div>
@@ -123,10 +122,10 @@ defineExpose({ focus })
 <style scoped>
 .typeset :deep(math-field) {
   display: block;
-  font-size: 1.2rem;
+  font-size: var(--type-formula);
   border: 1px solid var(--edge);
-  border-radius: 6px;
-  padding: 0.25rem 0.5rem;
+  border-radius: var(--round);
+  padding: var(--space-1) var(--space-2);
   background: var(--sheet);
   color: inherit;
 }

@@ -59,10 +59,10 @@ test('a rule of the house is set for one example and taken back', async () => {
     props: { task: 'simplify', unknown: 'x', numbers: 'real', form: [], house: { density: 'key' } },
   })
   expect(asked.text()).toContain(words.bench.ownRules)
-  const selects = asked.findAll('select')
-  expect((selects[0]?.element as HTMLSelectElement).value).toBe('key')
-  await selects[1]?.setValue('tighter')
-  await selects[0]?.setValue('')
+  const selects = asked.findAllComponents({ name: 'ElSelect' })
+  expect(selects[0]?.props('modelValue')).toBe('key')
+  selects[1]?.vm.$emit('change', 'tighter')
+  selects[0]?.vm.$emit('change', '')
   expect(asked.emitted('change')).toEqual([
     [{ house: { density: 'key', juxtaposition: 'tighter' } }],
     [{ house: {} }],

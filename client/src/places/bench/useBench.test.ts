@@ -105,8 +105,8 @@ test('what this browser kept is shown when the example is opened again', async (
   const { id, version, changed, ...content } = kept
   void [version, changed]
   localStorage.setItem(
-    `uchuu:unsaved:${id}`,
-    JSON.stringify({ content, version: 1, draft: 'half a li' }),
+    `uchuu.unsaved.example.${id}`,
+    JSON.stringify({ format: 2, content, version: 1, draft: 'half a li' }),
   )
 
   const { bench } = await opened()

@@ -1,11 +1,25 @@
 /** The bench: one example being written, judged, saved and undone. */
 import { computed, ref } from 'vue'
-import { api, result } from '@/api/client'
-import { blank, contentOf, copyOf, guessedTask, isSame, type Content } from '@/example/content'
+import { api, result, type Schemas } from '@/api/client'
+import { useAutosave } from '@/api/useAutosave'
+import {
+  blank,
+  contentOf,
+  copyOf,
+  guessedTask,
+  isBlank,
+  isSame,
+  type Content,
+} from '@/example/content'
 import { problemOf } from '@/example/problem'
 import { emptyHistory, redone, remembered, undone } from './history'
 import { useJudging } from './useJudging'
-import { keptContent, useSaving } from './useSaving'
+
+function send(sent: Content, id: string | null, version: number): Promise<Schemas['ExampleOut']> {
+  if (id === null) return result(api.POST('/api/examples', { body: sent }))
+  const params = { path: { identity: id } }
+  return result(api.PUT('/api/examples/{identity}', { params, body: { ...sent, version } }))
+}
 
 /** @param created called with the id of an example when it is first stored */
 export function useBench(created: (id: string) => void) {
@@ -15,7 +29,17 @@ export function useBench(created: (id: string) => void) {
   const editing = ref<number | null>(null)
   const history = ref(emptyHistory<Content>())
   let opening = 0
-  const saving = useSaving(content, draft, created)
+  const saving = useAutosave<Content, Schemas['ExampleOut']>({
+    kind: 'example',
+    content,
+    draft,
+    isSame,
+    isBlank,
+    copyOf,
+    contentOf,
+    send,
+    created,
+  })
   const judging = useJudging(content, draft)
 
   /** Make a change that can be undone. */
@@ -43,13 +67,10 @@ export function useBench(created: (id: string) => void) {
       ? await result(api.GET('/api/examples/{identity}', { params: { path: { identity: id } } }))
       : null
     if (mine !== opening) return
+    const before = example ? contentOf(example) : blank()
+    content.value = before
     saving.opened(example)
-    content.value = example ? contentOf(example) : blank()
-    draft.value = ''
-    const kept = keptContent(id ?? 'new')
-    if (!kept) return
-    draft.value = kept.draft
-    if (!isSame(kept.content, content.value)) change((next) => Object.assign(next, kept.content))
+    if (!isSame(before, content.value)) history.value = remembered(history.value, copyOf(before))
   }
 
   /** Keep what was typed as the next lines (a paste may hold several). */
@@ -114,10 +135,9 @@ export function useBench(created: (id: string) => void) {
   }
 
   function settle(keepMine: boolean): void {
+    const mine = copyOf(content.value)
     const theirs = saving.settle(keepMine)
-    if (!theirs) return
-    if (keepMine) history.value = remembered(history.value, theirs)
-    else change((next) => Object.assign(next, theirs))
+    if (theirs) history.value = remembered(history.value, keepMine ? theirs : mine)
   }
 
   const chosenLine = computed(() => {

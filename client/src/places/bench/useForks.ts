@@ -1,7 +1,7 @@
 /** Where students leave the example: looked for after a pause, when forks are shown. */
+import { useTimeoutFn } from '@vueuse/core'
 import { onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
 
@@ -47,8 +47,8 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
     }
   }
 
-  const soon = later(() => void look(), PAUSE)
-  watch([content, isShown], () => soon(), { deep: true, immediate: true })
+  const soon = useTimeoutFn(() => void look(), PAUSE, { immediate: false })
+  watch([content, isShown], () => soon.start(), { deep: true, immediate: true })
   watch(isShown, () => (wantsMore.value = false))
 
   function askForMore(): void {
@@ -56,10 +56,7 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
     void look()
   }
 
-  onScopeDispose(() => {
-    soon.cancel()
-    current?.abort()
-  })
+  onScopeDispose(() => current?.abort())
 
   /** The forks that leave line `number` (0: the given); only lines that are written have any. */
   function after(number: number): Fork[] {

@@ -1,7 +1,7 @@
 /** Judges the lines of an example as they are typed; the latest answer wins. */
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
 import { aroundOf, marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
 import type { Content } from '@/example/content'
@@ -38,7 +38,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   /** `known`: what a long paper's first lines were explained by; the next ones are asked for. */
   async function judge(explains: boolean, known: Checked | null = null): Promise<void> {
     current?.abort()
-    whySoon.cancel()
+    whySoon.stop()
     if (!content.value.given.trim()) {
       checked.value = inspected.value = givenFailure.value = null
       sentGiven.value = ''
@@ -50,13 +50,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     const explained = known?.explained ?? 0
     const body = { ...problemOf(content.value), lines, explains, explained }
     try {
-      const [answer] = await Promise.all([
-        result(api.POST('/api/algebra/check', { body, signal: control.signal })),
-        inspect(body, control.signal),
-      ])
-      checked.value = known ? joined(known, answer) : answer
-      partly = explains && answer.unexplained ? checked.value : null
-      if (!explains || partly) whySoon()
+      await Promise.all([verdict(body, known, control.signal), inspect(body, control.signal)])
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return
@@ -70,6 +64,18 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     }
   }
 
+  /** The lines' verdicts, shown as they come: they do not wait for what is said of the problem. */
+  async function verdict(
+    body: Schemas['ProblemIn'],
+    known: Checked | null,
+    signal: AbortSignal,
+  ): Promise<void> {
+    const answer = await result(api.POST('/api/algebra/check', { body, signal }))
+    checked.value = known ? joined(known, answer) : answer
+    partly = body.explains && answer.unexplained ? checked.value : null
+    if (!body.explains || partly) whySoon.start()
+  }
+
   async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
     const mark = markOfGiven(body)
     if (mark === sentGiven.value) return
@@ -80,24 +86,21 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   }
 
   let partly: Checked | null = null
-  const soon = later(() => void judge(!draft.value.trim()), PAUSE)
-  const whySoon = later(() => void judge(true, partly), PAUSE_BEFORE_WHY)
+  const whenever = { immediate: false }
+  const soon = useTimeoutFn(() => void judge(!draft.value.trim()), PAUSE, whenever)
+  const whySoon = useTimeoutFn(() => void judge(true, partly), PAUSE_BEFORE_WHY, whenever)
   watch(
     [content, draft],
     () => {
       partly = null
-      soon()
+      soon.start()
     },
     { deep: true, immediate: true },
   )
   watch(signedOut, (out) => {
-    if (!out) soon()
+    if (!out) soon.start()
   })
-  onScopeDispose(() => {
-    soon.cancel()
-    whySoon.cancel()
-    current?.abort()
-  })
+  onScopeDispose(() => current?.abort())
 
   const givenMark = () => markOfGiven(problemOf(content.value))
 

@@ -38,5 +38,14 @@ export function useLights(checked: Ref<Schemas['Checked'] | null>, chosen: Ref<n
     return lines.flatMap(({ law }, index) => (name && law === FOUND_BY[name] ? [index] : []))
   })
 
-  return { feature, line, litFeature, litLines }
+  return {
+    feature,
+    line,
+    litFeature,
+    litLines,
+    point: (name: FeatureName | null) => (feature.value = name),
+    over: (index: number | null) => (line.value = index),
+  }
 }
+
+export type Lights = ReturnType<typeof useLights>

@@ -81,12 +81,12 @@ const topics = computed(() => {
           </div>
         </dl>
         <p>
-          <span class="quiet">{{ words.errors.why }}:</span> {{ entry.why }}
+          <span class="u-quiet">{{ words.errors.why }}:</span> {{ entry.why }}
           <br />
-          <span class="quiet">{{ words.errors.repair }}:</span> {{ entry.repair }}
+          <span class="u-quiet">{{ words.errors.repair }}:</span> {{ entry.repair }}
           <template v-if="entry.counter">
             <br />
-            <span class="quiet">{{ words.errors.refuted }}:</span> {{ readable(entry.counter) }}
+            <span class="u-quiet">{{ words.errors.refuted }}:</span> {{ readable(entry.counter) }}
           </template>
         </p>
       </article>
@@ -102,7 +102,7 @@ const topics = computed(() => {
   width: 16rem;
 }
 section:not(.owns) > h2 {
-  margin-top: 1.6rem;
+  margin-top: var(--space-6);
 }
 h2::first-letter {
   text-transform: uppercase;
@@ -110,24 +110,24 @@ h2::first-letter {
 .entry {
   display: grid;
   grid-template-columns: 15rem 22rem minmax(0, 1fr);
-  gap: 1.2rem;
+  gap: var(--space-5);
   align-items: baseline;
-  padding: 0.6rem 0;
+  padding: var(--space-3) 0;
   border-bottom: 1px solid var(--rule);
 }
 .entry h3,
 .entry p {
   margin: 0;
-  font-size: 0.95rem;
+  font-size: var(--type-body);
 }
 .contrast {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 0.8rem;
+  gap: var(--space-4);
   margin: 0;
 }
 dt {
-  font-size: 0.78rem;
+  font-size: var(--type-small);
   color: var(--quiet);
 }
 dd {

@@ -102,12 +102,8 @@ function keep(): Promise<boolean> {
     </label>
     <label class="wide">
       {{ words.errors.ownWhen }}
-      <el-input
-        v-model="typed.when"
-        spellcheck="false"
-        placeholder="a is a number, b is not 0"
-      />
-      <span class="quiet">{{ words.errors.ownWhenSays }}</span>
+      <el-input v-model="typed.when" spellcheck="false" placeholder="a is a number, b is not 0" />
+      <span class="u-quiet">{{ words.errors.ownWhenSays }}</span>
     </label>
     <label class="wide">
       {{ words.errors.ownSays }}
@@ -122,7 +118,7 @@ function keep(): Promise<boolean> {
       />
     </label>
     <div class="wide examined" aria-live="polite">
-      <p v-if="refusal" class="warm">{{ refusal }}</p>
+      <p v-if="refusal" class="u-warm">{{ refusal }}</p>
       <template v-else-if="examined">
         <p>
           <b>{{ words.errors.is[examined.is] }}</b>
@@ -135,14 +131,14 @@ function keep(): Promise<boolean> {
             <template v-else-if="!tried.becomes.length"> {{ words.errors.fitsNowhere }}</template>
             <template v-for="item in tried.becomes" :key="item.text">
               → <MathText :latex="item.latex" />
-              <span class="quiet">
+              <span class="u-quiet">
                 {{ words.errors.tried[item.verdict === 'ok' ? 'ok' : 'wrong'] }}</span
               >
             </template>
           </li>
         </ul>
       </template>
-      <p v-else class="quiet">{{ words.errors.ownLead }}</p>
+      <p v-else class="u-quiet">{{ words.errors.ownLead }}</p>
     </div>
     <FailureNote class="wide" :message="notKept" @again="action.again" />
     <div class="wide">
@@ -159,32 +155,4 @@ function keep(): Promise<boolean> {
   </form>
 </template>
 
-<style scoped>
-.own {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.7rem 1.2rem;
-  max-width: 52rem;
-  padding: 1rem 1.2rem;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-}
-.wide {
-  grid-column: 1 / 3;
-}
-label {
-  font-size: 0.88rem;
-  color: var(--quiet);
-}
-li > * {
-  margin-right: 0.4rem;
-}
-.examined p {
-  margin: 0;
-}
-ul {
-  margin: 0.3rem 0 0;
-  padding: 0;
-  list-style: none;
-}
-</style>
+<style scoped src="./own-error-form.css"></style>

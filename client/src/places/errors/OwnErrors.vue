@@ -1,96 +1,86 @@
 <script setup lang="ts">
 /** The teacher's own errors: listed, added, changed, deleted with a way back. */
-import { ElMessage } from 'element-plus'
-import 'element-plus/es/components/message/style/css'
-import { ref } from 'vue'
-import { api, Refusal, result, type Schemas } from '@/api/client'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, result, type Schemas } from '@/api/client'
+import { saidOf } from '@/api/queries'
+import { useAction } from '@/api/useAction'
 import { readable } from '@/shared/logic/readable'
+import FailureNote from '@/shared/page/FailureNote.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import OwnErrorForm from './OwnErrorForm.vue'
 
 type Own = Schemas['OwnErrorOut']
 
-const errors = ref<Own[]>([])
+const cache = useQueryClient()
+const { data, isPending, error, refetch } = useQuery({
+  queryKey: ['own-errors'],
+  queryFn: () => result(api.GET('/api/errors')),
+})
+const errors = computed<Own[]>(() => data.value ?? [])
 /** What is being written: an error's id, 0 for a new one, null for none. */
 const writing = ref<number | null>(null)
 const deleted = ref<Own | null>(null)
+const { refusal, run, again } = useAction()
 
-function tell(reason: unknown): void {
-  if (!(reason instanceof Refusal)) throw reason
-  ElMessage({ message: reason.message, type: 'warning', duration: 6000, showClose: true })
-}
+const changed = () => cache.invalidateQueries({ queryKey: ['own-errors'] })
 
-async function load(): Promise<void> {
-  try {
-    errors.value = await result(api.GET('/api/errors'))
-  } catch (reason) {
-    tell(reason)
-  }
-}
-void load()
-
-async function kept(): Promise<void> {
+function kept(): void {
   writing.value = null
-  await load()
+  void changed()
 }
 
-async function remove(error: Own): Promise<void> {
-  try {
-    const path = { identity: error.id }
+function remove(own: Own): Promise<boolean> {
+  return run(async () => {
+    const path = { identity: own.id }
     await result(api.DELETE('/api/errors/{identity}', { params: { path } }))
-    deleted.value = error
-    await load()
-  } catch (reason) {
-    tell(reason)
-  }
+    deleted.value = own
+    await changed()
+  })
 }
 
-async function bringBack(error: Own): Promise<void> {
-  const { name, before, after, when, says } = error
-  try {
+function bringBack({ name, before, after, when, says }: Own): Promise<boolean> {
+  return run(async () => {
     await result(api.POST('/api/errors', { body: { name, before, after, when, says } }))
     deleted.value = null
-    await load()
-  } catch (reason) {
-    tell(reason)
-  }
+    await changed()
+  })
 }
 </script>
 
 <template>
   <section class="owns" :aria-label="words.errors.own">
     <h2>{{ words.errors.own }}</h2>
-    <p v-if="!errors.length && writing === null" class="quiet">{{ words.errors.ownNone }}</p>
-    <template v-for="error in errors" :key="error.id">
-      <OwnErrorForm
-        v-if="writing === error.id"
-        :stored="error"
-        @kept="kept"
-        @leave="writing = null"
-      />
+    <FailureNote :message="refusal" @again="again" />
+    <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch">
+      <p v-if="!errors.length && writing === null" class="u-quiet">{{ words.errors.ownNone }}</p>
+    </WaitFor>
+    <template v-for="own in errors" :key="own.id">
+      <OwnErrorForm v-if="writing === own.id" :stored="own" @kept="kept" @leave="writing = null" />
       <article v-else class="own-row">
-        <h3>{{ error.name }}</h3>
+        <h3>{{ own.name }}</h3>
         <p class="rewrite">
-          {{ readable(error.before) }} <span aria-hidden="true">⤳</span>
-          <span class="unseen">{{ words.errors.becomes }}</span>
-          <span class="warm">{{ readable(error.after) }}</span>
+          {{ readable(own.before) }} <span aria-hidden="true">⤳</span>
+          <span class="u-unseen">{{ words.errors.becomes }}</span>
+          <span class="u-warm">{{ readable(own.after) }}</span>
         </p>
-        <p class="quiet">{{ readable(error.counter) }} {{ error.says }}</p>
+        <p class="u-quiet">{{ readable(own.counter) }} {{ own.says }}</p>
         <p>
-          <button type="button" class="quiet-button" @click="writing = error.id">
+          <el-button link type="primary" @click="writing = own.id">
             {{ words.bench.edit }}
-          </button>
-          <button type="button" class="quiet-button" @click="remove(error)">
+          </el-button>
+          <el-button link type="primary" @click="remove(own)">
             {{ words.bench.remove }}
-          </button>
+          </el-button>
         </p>
       </article>
     </template>
     <p v-if="deleted" role="status">
       {{ words.errors.wasDeleted(deleted.name) }}
-      <button type="button" class="quiet-button" @click="bringBack(deleted)">
+      <el-button link type="primary" @click="bringBack(deleted)">
         {{ words.examples.bringBack }}
-      </button>
+      </el-button>
     </p>
     <OwnErrorForm v-if="writing === 0" :stored="null" @kept="kept" @leave="writing = null" />
     <el-button v-else @click="writing = 0">{{ words.errors.add }}</el-button>
@@ -99,22 +89,19 @@ async function bringBack(error: Own): Promise<void> {
 
 <style scoped>
 .owns {
-  margin: 1rem 0 1.5rem;
+  margin: var(--space-4) 0 var(--space-6);
 }
 .own-row {
   display: grid;
   grid-template-columns: 15rem 22rem minmax(0, 1fr) auto;
-  gap: 1.2rem;
+  gap: var(--space-5);
   align-items: baseline;
-  padding: 0.5rem 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--rule);
 }
 .own-row h3,
 .own-row p {
   margin: 0;
-  font-size: 0.95rem;
-}
-.quiet-button + .quiet-button {
-  margin-left: 0.6rem;
+  font-size: var(--type-body);
 }
 </style>

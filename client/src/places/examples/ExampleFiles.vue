@@ -8,7 +8,11 @@ import { api, Refusal, result } from '@/api/client'
 import { words } from '@/texts/en'
 
 const cache = useQueryClient()
-const { open, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
+const { open, onChange } = useFileDialog({
+  accept: '.json,application/json',
+  multiple: false,
+  reset: true,
+})
 
 onChange(async (files) => {
   const text = await files?.[0]?.text()

@@ -30,9 +30,7 @@ const STOPS = ['ok', 'unfinished', 'wrong', 'parallel', 'doubt', 'unreadable', '
     <el-select
       v-model="sought.stop"
       class="stop"
-      clearable
       :empty-values="[null, undefined]"
-      :value-on-clear="''"
       :aria-label="words.examples.stop"
     >
       <el-option value="" :label="words.examples.anyStop" />
@@ -63,7 +61,7 @@ const STOPS = ['ok', 'unfinished', 'wrong', 'parallel', 'doubt', 'unreadable', '
         :max="999"
         :controls="false"
         :aria-label="words.sets.easiest"
-        :placeholder="words.sets.easiest"
+        :placeholder="words.examples.from"
       />
       –
       <el-input-number
@@ -73,7 +71,7 @@ const STOPS = ['ok', 'unfinished', 'wrong', 'parallel', 'doubt', 'unreadable', '
         :max="999"
         :controls="false"
         :aria-label="words.sets.hardest"
-        :placeholder="words.sets.hardest"
+        :placeholder="words.examples.to"
       />
     </span>
     <el-checkbox v-model="sought.aside">{{ words.examples.areAside }}</el-checkbox>
@@ -90,7 +88,7 @@ const STOPS = ['ok', 'unfinished', 'wrong', 'parallel', 'doubt', 'unreadable', '
 }
 .words {
   flex: 1 1 16rem;
-  max-width: 24rem;
+  max-width: 20rem;
 }
 .stop {
   width: 11rem;

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import UsedIn from '@/filing/UsedIn.vue'
 import { useUnits } from '@/filing/useUnits'
-import { dated } from '@/shared/logic/dated'
+import { dated, day } from '@/shared/logic/dated'
 import { readable } from '@/shared/logic/readable'
 import Stop from '@/spine/Stop.vue'
 import type { Mark } from '@/spine/types'
@@ -56,14 +56,14 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
     @sort-change="sort"
     @selection-change="(now: Row[]) => $emit('chosen', now)"
   >
-    <el-table-column v-if="!aside" type="selection" width="36" />
-    <el-table-column width="52" :label="words.examples.last">
+    <el-table-column v-if="!aside" type="selection" reserve-selection width="36" />
+    <el-table-column width="56" :label="words.examples.last">
       <template #default="{ row }">
         <Stop v-if="row.line_count" class="small" sign="" :mark="mark(row)" />
         <span v-else class="u-quiet" :title="words.examples.noLine">–</span>
       </template>
     </el-table-column>
-    <el-table-column prop="name" :label="words.examples.name" sortable="custom" min-width="210">
+    <el-table-column prop="name" :label="words.examples.name" sortable="custom" min-width="190">
       <template #default="{ row }">
         <router-link :to="{ name: 'bench', params: { id: row.id } }">{{ nameOf(row) }}</router-link>
         <small class="u-quiet">
@@ -73,13 +73,13 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
         </small>
       </template>
     </el-table-column>
-    <el-table-column :label="words.examples.problem" min-width="200">
+    <el-table-column :label="words.examples.problem" min-width="160">
       <template #default="{ row }">
         <span class="problem">{{ row.title ? readable(row.given) : '' }}</span>
         <small v-if="row.why" class="u-quiet">{{ row.why }}</small>
       </template>
     </el-table-column>
-    <el-table-column :label="words.examples.used" min-width="120">
+    <el-table-column :label="words.examples.used" min-width="130">
       <template #default="{ row }">
         <UsedIn :tags="row.tags" :sets="row.in_sets" :untitled="words.sets.untitled" />
       </template>
@@ -88,7 +88,7 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
       prop="difficulty"
       :label="words.examples.difficulty"
       sortable="custom"
-      width="105"
+      width="112"
       align="right"
     >
       <template #default="{ row }">
@@ -96,12 +96,12 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
         <span v-else-if="!row.known" class="u-quiet">{{ words.examples.working }}</span>
       </template>
     </el-table-column>
-    <el-table-column prop="changed" :label="words.examples.changed" sortable="custom" width="128">
+    <el-table-column prop="changed" :label="words.examples.changed" sortable="custom" width="118">
       <template #default="{ row }">
-        <span class="u-quiet">{{ dated(row.changed) }}</span>
+        <span class="u-quiet" :title="dated(row.changed)">{{ day(row.changed) }}</span>
       </template>
     </el-table-column>
-    <el-table-column width="96" :label="words.examples.actions">
+    <el-table-column width="92" :label="words.examples.actions" align="right">
       <template #default="{ row }">
         <el-button v-if="aside" link type="primary" @click="$emit('bringBack', row)">
           {{ words.examples.bringBack }}

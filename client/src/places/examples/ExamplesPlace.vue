@@ -24,14 +24,26 @@ const query = computed(() => queryOf(sought.value))
 const list = useListed<Row, ReturnType<typeof queryOf>>(
   'examples',
   query,
-  (wanted, cursor) => result(api.GET('/api/examples', { params: { query: { ...wanted, cursor } } })),
+  (wanted, cursor) =>
+    result(api.GET('/api/examples', { params: { query: { ...wanted, cursor } } })),
   (row) => !row.known,
 )
 const { rows, pending, seeking, failure, again, hasMore, more, fetchingMore } = list
 const chosen = ref<Row[]>([])
 const aside = usePuttingAside()
 
-watch(query, () => (chosen.value = []))
+/** Another round of choosing: what was chosen before is forgotten. */
+const round = ref(0)
+
+function forget(): void {
+  chosen.value = []
+  round.value += 1
+}
+watch(query, forget)
+
+async function putAside(rows: Row[]): Promise<void> {
+  if (await aside.put(rows)) forget()
+}
 
 function start(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
@@ -50,14 +62,16 @@ function start(): void {
         <ExampleFilters v-model="sought" />
         <p v-if="aside.last.value.length && !sought.aside" class="done" role="status">
           {{ words.examples.wasPutAside(aside.last.value.length) }}
-          <el-button link type="primary" @click="aside.undo">{{ words.examples.bringBack }}</el-button>
+          <el-button link type="primary" @click="aside.undo">{{
+            words.examples.bringBack
+          }}</el-button>
         </p>
         <FileUnder
           v-if="chosen.length && !sought.aside"
           kind="examples"
           :ids="chosen.map((row) => row.id)"
         >
-          <el-button @click="aside.put(chosen)">{{ words.examples.putAside }}</el-button>
+          <el-button @click="putAside(chosen)">{{ words.examples.putAside }}</el-button>
         </FileUnder>
         <WaitFor
           :pending="pending"
@@ -73,12 +87,13 @@ function start(): void {
           </div>
           <ExampleTable
             v-else
+            :key="round"
             v-model:order="sought.order"
             :rows="rows"
             :aside="sought.aside"
             :data-seeking="seeking || undefined"
             @chosen="(now) => (chosen = now)"
-            @put-aside="(row) => aside.put([row])"
+            @put-aside="(row) => putAside([row])"
             @bring-back="(row) => aside.bring([row])"
           />
           <MoreRows :has-more="hasMore" :busy="fetchingMore" @more="more" />
@@ -91,8 +106,8 @@ function start(): void {
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: 11.5rem minmax(0, 1fr);
-  gap: var(--space-6);
+  grid-template-columns: 10.5rem minmax(0, 1fr);
+  gap: var(--space-5);
 }
 .done {
   background: var(--lit);

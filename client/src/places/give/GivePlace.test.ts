@@ -1,6 +1,7 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer } from '@/shared/testing/server'
+import { shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
 import GivePlace from './GivePlace.vue'
 
@@ -29,10 +30,7 @@ test('the pages are asked for as they are wished, and files as they are shown', 
     asked.push(request.url)
     return inner(request)
   })
-  const place = mount(GivePlace, {
-    props: { id: 's', what: 'key' },
-    global: { stubs: { RouterLink: true } },
-  })
+  const place = shown(GivePlace, { id: 's', what: 'key' })
   await waited()
   expect(place.findAll('img').map((page) => page.attributes('alt'))).toEqual([
     words.give.page(1, 2),
@@ -41,7 +39,7 @@ test('the pages are asked for as they are wished, and files as they are shown', 
   expect(place.text()).toContain('4: It cannot be worked.')
 
   await place.find('input[type=checkbox]').setValue(true)
-  await place.find('select').setValue('fine')
+  place.findComponent({ name: 'ElSelect' }).vm.$emit('update:modelValue', 'fine')
   await waited()
 
   expect(asked.at(-1)).toContain('forks=true')
@@ -52,10 +50,7 @@ test('the pages are asked for as they are wished, and files as they are shown', 
 test('a refusal is told', async () => {
   vi.useFakeTimers()
   fakeServer(() => ({ status: 404, body: { code: 'x', message: 'This set is not there.' } }))
-  const place = mount(GivePlace, {
-    props: { id: 's', what: 'handout' },
-    global: { stubs: { RouterLink: true } },
-  })
+  const place = shown(GivePlace, { id: 's', what: 'handout' })
   await waited()
 
   expect(place.find('[role=alert]').text()).toContain('This set is not there.')

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 /** What a set gives out: its pages exactly as they print, and files in open formats. */
-import { computed, ref, watch } from 'vue'
-import { api, Refusal, result, type Schemas } from '@/api/client'
-import { later } from '@/shared/logic/debounce'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, result } from '@/api/client'
+import { saidOf } from '@/api/queries'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 
 type What = keyof typeof words.give.kinds
@@ -19,11 +22,6 @@ const paper = ref<keyof typeof words.give.papers>('a4')
 const density = ref<'' | 'fine' | 'board' | 'key'>('')
 const forks = ref(false)
 const seed = ref(1)
-const shown = ref<Schemas['Pages'] | null>(null)
-const title = ref('')
-const refusal = ref('')
-const making = ref(true)
-
 const wish = computed(() => ({
   room: room.value,
   paper: paper.value,
@@ -34,31 +32,26 @@ const wish = computed(() => ({
 const query = computed(
   () => new URLSearchParams(Object.entries(wish.value).map(([key, value]) => [key, String(value)])),
 )
+const settled = refDebounced(wish, 60)
+const at = computed(() => ({ identity: props.id }))
+const set = useQuery({
+  queryKey: computed<readonly unknown[]>(() => ['sets', 'one', props.id]),
+  queryFn: () => result(api.GET('/api/sets/{identity}', { params: { path: at.value } })),
+})
+const title = computed(() => set.data.value?.title ?? '')
+const pages = useQuery({
+  queryKey: computed<readonly unknown[]>(() => ['pages', props.id, props.what, settled.value]),
+  queryFn: () => {
+    const params = { path: { ...at.value, what: props.what }, query: settled.value }
+    return result(api.GET('/api/give/{identity}/preview/{what}', { params }))
+  },
+  placeholderData: keepPreviousData,
+  gcTime: 0,
+})
+const shown = computed(() => pages.data.value)
 const asPages = computed(() =>
   (shown.value?.pages ?? []).map((page) => `data:image/svg+xml;base64,${page}`),
 )
-
-async function load(): Promise<void> {
-  making.value = true
-  const asked = `${props.id} ${props.what} ${query.value}`
-  try {
-    const path = { identity: props.id }
-    if (!title.value) {
-      title.value = (await result(api.GET('/api/sets/{identity}', { params: { path } }))).title
-    }
-    const params = { path: { ...path, what: props.what }, query: wish.value }
-    const found = await result(api.GET('/api/give/{identity}/preview/{what}', { params }))
-    if (asked !== `${props.id} ${props.what} ${query.value}`) return
-    shown.value = found
-    refusal.value = ''
-  } catch (reason) {
-    if (!(reason instanceof Refusal)) throw reason
-    refusal.value = reason.message
-  }
-  making.value = false
-}
-const soon = later(() => void load(), 60)
-watch([() => props.id, () => props.what, wish], soon, { immediate: true })
 
 function print(): void {
   window.print()
@@ -66,8 +59,8 @@ function print(): void {
 </script>
 
 <template>
-  <main class="page give">
-    <header class="head no-print">
+  <main id="main" class="place" tabindex="-1">
+    <header class="ways no-print">
       <router-link :to="{ name: 'set', params: { id } }">{{ words.sets.back }}</router-link>
       <nav :aria-label="words.give.title">
         <router-link
@@ -79,36 +72,41 @@ function print(): void {
           {{ name }}
         </router-link>
       </nav>
-      <span class="gap" />
       <el-button type="primary" :disabled="!shown" @click="print">{{ words.key.print }}</el-button>
     </header>
+    <h1 class="no-print">{{ title || words.sets.untitled }}: {{ words.give.kinds[what] }}</h1>
     <div class="bench">
       <form class="wish no-print" @submit.prevent>
         <fieldset v-if="what === 'handout'">
           <legend>{{ words.give.room }}</legend>
-          <label v-for="(name, key) in words.give.rooms" :key="key">
-            <input v-model="room" type="radio" name="room" :value="key" /> {{ name }}
-          </label>
+          <el-radio-group v-model="room" :aria-label="words.give.room">
+            <el-radio v-for="(name, key) in words.give.rooms" :key="key" :value="key">
+              {{ name }}
+            </el-radio>
+          </el-radio-group>
         </fieldset>
         <label v-if="what === 'key' || what === 'slides'">
           {{ words.give.density }}
-          <select v-model="density" class="typed">
-            <option v-for="(name, key) in words.sets.densities" :key="key" :value="key">
-              {{ name }}
-            </option>
-          </select>
+          <el-select v-model="density" :empty-values="[null, undefined]">
+            <el-option
+              v-for="(name, key) in words.sets.densities"
+              :key="key"
+              :value="key"
+              :label="name"
+            />
+          </el-select>
         </label>
-        <label v-if="what === 'key'">
-          <input v-model="forks" type="checkbox" /> {{ words.give.forks }}
-        </label>
+        <el-checkbox v-if="what === 'key'" v-model="forks">{{ words.give.forks }}</el-checkbox>
         <el-button v-if="what === 'choices' || what === 'mistakes'" @click="seed += 1">
           {{ words.give.seed }}
         </el-button>
         <fieldset v-if="what !== 'slides'">
           <legend>{{ words.give.paper }}</legend>
-          <label v-for="(name, key) in words.give.papers" :key="key">
-            <input v-model="paper" type="radio" name="paper" :value="key" /> {{ name }}
-          </label>
+          <el-radio-group v-model="paper" :aria-label="words.give.paper">
+            <el-radio v-for="(name, key) in words.give.papers" :key="key" :value="key">
+              {{ name }}
+            </el-radio>
+          </el-radio-group>
         </fieldset>
         <section>
           <h2>{{ words.give.keepAs }}</h2>
@@ -125,15 +123,16 @@ function print(): void {
           </ul>
         </section>
         <section v-if="shown?.refused.length">
-          <h2 class="warm">{{ words.give.refused }}</h2>
-          <p v-for="one in shown.refused" :key="one" class="quiet">{{ one }}</p>
+          <h2 class="u-warm">{{ words.give.refused }}</h2>
+          <p v-for="one in shown.refused" :key="one" class="u-quiet">{{ one }}</p>
         </section>
       </form>
-      <div class="pages" :aria-busy="making">
-        <p v-if="refusal" role="alert" class="warm">
-          {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-        </p>
-        <p v-else-if="making && !shown" role="status" class="quiet">{{ words.give.making }}</p>
+      <div class="pages" :aria-busy="pages.isFetching.value">
+        <WaitFor
+          :pending="pages.isPending.value"
+          :failure="saidOf(pages.error.value)"
+          @again="pages.refetch"
+        />
         <img
           v-for="(page, index) in asPages"
           :key="index"
@@ -150,84 +149,4 @@ function print(): void {
   </main>
 </template>
 
-<style scoped>
-.head {
-  gap: 1.1rem;
-}
-nav {
-  display: flex;
-  gap: 1.1rem;
-  flex-wrap: wrap;
-}
-[aria-current] {
-  font-weight: 700;
-  text-decoration: none;
-}
-.bench {
-  display: grid;
-  grid-template-columns: 13rem minmax(0, 1fr);
-  gap: 2rem;
-  align-items: start;
-}
-.wish {
-  display: grid;
-  gap: 1rem;
-  position: sticky;
-  top: 1rem;
-}
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.2rem 0.9rem;
-}
-legend {
-  color: var(--quiet);
-  font-size: 0.86rem;
-}
-ul {
-  list-style: none;
-  margin: 0 0 0.9rem;
-  padding: 0;
-}
-.pages {
-  display: grid;
-  gap: 1.2rem;
-  justify-items: center;
-}
-.pages[aria-busy='true'] img {
-  opacity: 0.55;
-}
-img {
-  width: 100%;
-  max-width: 50rem;
-  background: #fff;
-  border: 1px solid var(--rule);
-}
-img[data-wide] {
-  max-width: 60rem;
-}
-.reading {
-  justify-self: stretch;
-}
-pre {
-  white-space: pre-wrap;
-  font-size: 0.86rem;
-}
-@media print {
-  .bench {
-    display: block;
-  }
-  .pages {
-    display: block;
-  }
-  img {
-    border: 0;
-    max-width: none;
-    width: 100%;
-    break-after: page;
-  }
-}
-</style>
+<style scoped src="./give-place.css"></style>

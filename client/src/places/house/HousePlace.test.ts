@@ -1,6 +1,7 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer, type Asked } from '@/shared/testing/server'
+import { shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
 import HousePlace from './HousePlace.vue'
 
@@ -13,7 +14,7 @@ function server() {
       if (method === 'PUT') rules = body
       return { body: rules }
     }
-    if (path.endsWith('/schools')) return { body: [] }
+    if (path.endsWith('/schools') || path.endsWith('/places')) return { body: [] }
     if (path.endsWith('/read')) {
       const latex = rules.juxtaposition === 'equal' ? '\\frac{1}{2}x' : '\\frac{1}{2x}'
       return { body: { text: '', latex, sides: {}, spoken: `read ${rules.juxtaposition}` } }
@@ -26,17 +27,17 @@ function server() {
 
 test('each rule has a live example that changes with the choice', async () => {
   const calls = fakeServer(server())
-  const place = mount(HousePlace)
+  const place = shown(HousePlace)
   await flushPromises()
   expect(place.findAll('figure')[2]?.findAll('.katex')).toHaveLength(4)
 
-  await place.findAll('input[name=decimal]')[1]?.trigger('change')
+  await place.find('input[value=comma]').setValue(true)
   await flushPromises()
   expect(place.find('code').text() + place.findAll('code')[1]?.text()).toContain('1,5; x = 2')
-  await place.findAll('input[name=juxtaposition]')[1]?.trigger('change')
+  await place.find('input[value=tighter]').setValue(true)
   await flushPromises()
   expect(place.text()).toContain('read tighter')
-  await place.findAll('input[name=density]')[2]?.trigger('change')
+  await place.find('input[value=key]').setValue(true)
   await flushPromises()
 
   expect(place.findAll('figure')[2]?.findAll('.katex')).toHaveLength(2)
@@ -52,10 +53,10 @@ test('each rule has a live example that changes with the choice', async () => {
 test('rules that cannot be had or kept say why', async () => {
   const away = { code: 'database-away', message: 'The database does not answer.', at: null }
   fakeServer(() => ({ status: 503, body: away }))
-  const place = mount(HousePlace)
+  const place = shown(HousePlace)
 
   await flushPromises()
 
-  expect(place.find('[role=alert]').text()).toBe(away.message)
+  expect(place.find('[role=alert]').text()).toContain(away.message)
   expect(place.find('fieldset').exists()).toBe(false)
 })

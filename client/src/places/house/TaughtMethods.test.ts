@@ -1,6 +1,7 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer } from '@/shared/testing/server'
+import { shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
 import TaughtMethods from './TaughtMethods.vue'
 
@@ -17,18 +18,16 @@ test('each school is worked as it is taught, one way of a kind at a time', async
       ? { body: offered }
       : { body: { reads: { latex: 'x' }, lines: [{ text: '1', latex: String(body['given']) }] } },
   )
-  const schools = mount(TaughtMethods, {
-    props: { methods: ['quadratic-formula', 'cross-multiply'] },
-  })
+  const schools = shown(TaughtMethods, { methods: ['quadratic-formula', 'cross-multiply'] })
   await flushPromises()
   expect(calls).toHaveLength(1 + offered.length)
   expect(schools.findAll('figure')).toHaveLength(offered.length)
   expect(schools.find('legend').text()).toBe(words.house.schools.quadratic)
-  const quadratic = schools.findAll('input[name=quadratic]')
+  const quadratic = schools.find('fieldset').findAll('input[type=radio]')
   expect((quadratic[3]?.element as HTMLInputElement).checked).toBe(true)
 
-  await quadratic[1]?.trigger('change')
-  await quadratic[0]?.trigger('change')
+  await quadratic[1]?.setValue(true)
+  await quadratic[0]?.setValue(true)
 
   expect(schools.emitted('choose')).toEqual([
     [['cross-multiply', 'factor-and-zero-product']],

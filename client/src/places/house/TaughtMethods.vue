@@ -37,11 +37,9 @@ async function work({ key, task, given }: School): Promise<void> {
     delete worked[key]
   }
 }
-watch(
-  [() => props.methods, schools],
-  () => schools.value.forEach((school) => void work(school)),
-  { immediate: true },
-)
+watch([() => props.methods, schools], () => schools.value.forEach((school) => void work(school)), {
+  immediate: true,
+})
 
 function choose(school: School, method: string): void {
   const others = props.methods.filter((key) => !school.methods.includes(key))

@@ -62,8 +62,8 @@ const stops = computed<StopLine[]>(() => {
         {{ words.exercise.open }}
       </router-link>
     </template>
-    <p v-if="example" class="quiet">{{ words.tasks[example.task] }}</p>
-    <div class="spine" :class="{ hanging: !stops[0]?.sides?.left }">
+    <p v-if="example" class="u-quiet">{{ words.tasks[example.task] }}</p>
+    <div class="u-spine" :class="{ hanging: !stops[0]?.sides?.left }">
       <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
     </div>
     <section v-if="checked?.checks?.length" class="checks">
@@ -74,14 +74,14 @@ const stops = computed<StopLine[]>(() => {
 </template>
 
 <style scoped>
-.spine {
-  margin-top: 1.2rem;
+.u-spine {
+  margin-top: var(--space-5);
 }
 .checks {
-  margin-top: 1.6rem;
+  margin-top: var(--space-6);
   border-top: 1px solid var(--rule);
-  padding-top: 1rem;
+  padding-top: var(--space-4);
   display: grid;
-  gap: 0.6rem;
+  gap: var(--space-3);
 }
 </style>

@@ -26,7 +26,11 @@ function begin(purpose: 'key' | 'sheet' = 'key'): Promise<boolean> {
   })
 }
 
-const files = useFileDialog({ accept: '.txt,.md,.tex,.csv,.xlsx,.json', multiple: false, reset: true })
+const files = useFileDialog({
+  accept: '.txt,.md,.tex,.csv,.xlsx,.json',
+  multiple: false,
+  reset: true,
+})
 files.onChange((chosen) => {
   const file = chosen?.[0]
   if (file) {

@@ -26,7 +26,7 @@ const rows = computed(() =>
 <template>
   <section class="errata">
     <h1>{{ words.proofs.errataOf(title) }}</h1>
-    <p v-if="!rows.length" class="quiet">{{ words.proofs.noErrata }}</p>
+    <p v-if="!rows.length" class="u-quiet">{{ words.proofs.noErrata }}</p>
     <table v-else>
       <thead>
         <tr>
@@ -63,7 +63,7 @@ table {
 th,
 td {
   border-bottom: 1px solid var(--rule);
-  padding: 0.5rem 0.8rem 0.5rem 0;
+  padding: var(--space-2) var(--space-4) var(--space-2) 0;
   text-align: left;
   vertical-align: top;
 }

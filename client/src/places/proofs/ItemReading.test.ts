@@ -25,7 +25,7 @@ test('the reading is corrected line by line; what was not touched stays', async 
   expect(form.find('textarea').element.value).toBe('x^2 = 49\nx = 7')
 
   await form.find('textarea').setValue('x^2 = 49\n x = 7 or x = -7 ')
-  await form.find('select').setValue('factor')
+  form.findComponent({ name: 'ElSelect' }).vm.$emit('update:modelValue', 'factor')
   await form.trigger('submit')
 
   expect(form.emitted('keep')?.[0]).toEqual([

@@ -92,14 +92,14 @@ function keep(): void {
 .reading {
   grid-column: 2 / -1;
   display: grid;
-  gap: 0.4rem;
-  padding: 0.6rem 0.8rem;
+  gap: var(--space-2);
+  padding: var(--space-3) var(--space-4);
   background: var(--lit);
-  border-radius: 6px;
+  border-radius: var(--round);
 }
 .row {
   display: flex;
-  gap: 0.8rem;
+  gap: var(--space-4);
   align-items: center;
 }
 .task {

@@ -52,7 +52,7 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
     <span class="number">{{ name }}</span>
     <div class="said">
       <p class="given">
-        <span class="quiet">{{ item.task ? words.tasks[item.task as 'solve'] : '' }}</span>
+        <span class="u-quiet">{{ item.task ? words.tasks[item.task as 'solve'] : '' }}</span>
         <MathText v-if="item.latex" :latex="item.latex" display />
         <code v-else>{{ item.given }}</code>
       </p>
@@ -64,42 +64,42 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
             :mark="markOf(index, line.verdict, line.role)"
           />
           <MathText v-if="line.latex" :latex="line.latex" display />
-          <i v-else-if="line.role === 'remark' || line.role === 'operation'" class="quiet">{{
+          <i v-else-if="line.role === 'remark' || line.role === 'operation'" class="u-quiet">{{
             readable(line.text)
           }}</i>
           <code v-else>{{ line.text }}</code>
-          <i v-if="line.latex && line.remark" class="quiet">{{ line.remark }}</i>
+          <i v-if="line.latex && line.remark" class="u-quiet">{{ line.remark }}</i>
         </li>
       </ul>
       <ul v-if="item.options?.length" class="options">
         <li v-for="option in item.options" :key="option.letter" :data-right="option.right">
           <b>{{ option.letter }})</b> {{ readable(option.text) }}
-          <span v-if="option.right" class="quiet">{{ words.proofs.right }}</span>
-          <span v-else-if="option.name" class="quiet"
+          <span v-if="option.right" class="u-quiet">{{ words.proofs.right }}</span>
+          <span v-else-if="option.name" class="u-quiet"
             >{{ words.proofs.stands }}: {{ option.name }}</span
           >
-          <span v-else-if="option.failure" class="warm">{{ option.failure.message }}</span>
+          <span v-else-if="option.failure" class="u-warm">{{ option.failure.message }}</span>
         </li>
       </ul>
-      <p v-for="note in item.notes" :key="note" class="quiet">{{ note }}</p>
+      <p v-for="note in item.notes" :key="note" class="u-quiet">{{ note }}</p>
     </div>
     <div class="found">
       <p>
         <b
           v-if="!(isSheet && item.status === 'no-answer')"
-          :class="{ warm: item.status === 'wrong' }"
+          :class="{ 'u-warm': item.status === 'wrong' }"
           >{{ words.proofs.statuses[item.status] }}</b
         >
-        <span v-if="item.line && fails && (item.lines?.length ?? 0) > 1" class="quiet at">
+        <span v-if="item.line && fails && (item.lines?.length ?? 0) > 1" class="u-quiet at">
           {{ words.proofs.line(item.line) }}
         </span>
       </p>
       <p v-if="item.name">
         <b>{{ item.name }}.</b> {{ item.says }}
-        <span v-if="item.counter" class="quiet">{{ item.counter }}</span>
+        <span v-if="item.counter" class="u-quiet">{{ item.counter }}</span>
       </p>
       <p v-if="item.message">{{ item.message }}</p>
-      <p v-for="fault in item.faults" :key="fault" class="warm">{{ fault }}</p>
+      <p v-for="fault in item.faults" :key="fault" class="u-warm">{{ fault }}</p>
       <p v-if="item.missing?.length">
         {{ words.proofs.missing }}: {{ item.missing.map(readable).join(', ') }}
       </p>
@@ -108,7 +108,7 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
       </p>
       <p v-if="item.unmet?.length">{{ words.proofs.unmet }}: {{ item.unmet.join(', ') }}</p>
       <div v-if="mended.length" class="mended">
-        <span class="quiet">
+        <span class="u-quiet">
           {{ item.status === 'no-answer' ? words.proofs.answer : words.proofs.should }}
         </span>
         <ol>
@@ -120,7 +120,7 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
       <el-button link type="primary" class="no-print" @click="reading = !reading">
         {{ words.proofs.correct }}
       </el-button>
-      <p v-if="item.repeats" class="quiet">
+      <p v-if="item.repeats" class="u-quiet">
         {{ words.proofs.repeats(repeated, item.repeats.how) }}
       </p>
     </div>
@@ -136,59 +136,4 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
   </li>
 </template>
 
-<style scoped>
-.item {
-  display: grid;
-  grid-template-columns: 2.2rem minmax(0, 1fr) minmax(0, 1fr);
-  gap: 0.9rem;
-  padding: 0.8rem 0;
-  border-top: 1px solid var(--rule);
-  break-inside: avoid;
-}
-.number {
-  font-weight: 700;
-}
-p {
-  margin: 0 0 0.25rem;
-}
-.at {
-  margin-left: 0.7rem;
-}
-.given {
-  display: flex;
-  gap: 0.8rem;
-  align-items: baseline;
-  font-size: 1.05rem;
-}
-ul,
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.lines li {
-  display: flex;
-  align-items: center;
-  gap: 0.7rem;
-  min-height: 2.5rem;
-}
-code {
-  background: var(--lit);
-  border-bottom: 2px dotted var(--ink);
-  padding: 0.1rem 0.3rem;
-  overflow-wrap: anywhere;
-}
-.options li[data-right='true'] {
-  font-weight: 700;
-}
-.mended {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.3rem 0.9rem;
-  align-items: baseline;
-}
-.mended ol {
-  border-left: 2px solid var(--ink);
-  padding-left: 0.7rem;
-}
-</style>
+<style scoped src="./proof-item.css"></style>

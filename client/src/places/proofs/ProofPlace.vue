@@ -16,8 +16,20 @@ const props = defineProps<{
 }>()
 
 const router = useRouter()
-const { proof, items, mendable, busy, refusal, again, load, accept, toggle, reread, join, ...more } =
-  useProof(() => props.id)
+const {
+  proof,
+  items,
+  mendable,
+  busy,
+  refusal,
+  again,
+  load,
+  accept,
+  toggle,
+  reread,
+  join,
+  ...more
+} = useProof(() => props.id)
 const only = ref(false)
 const errata = ref(false)
 const begun = computed(() => proof.value?.job ?? null)

@@ -18,8 +18,10 @@ type Row = Schemas['ProofRow']
 const cache = useQueryClient()
 const { refusal, run, again } = useAction()
 const aside = ref<Row | null>(null)
-const list = useListed<Row, object>('proofs', computed(() => ({})), (_, cursor) =>
-  result(api.GET('/api/proofs', { params: { query: { cursor } } })),
+const list = useListed<Row, object>(
+  'proofs',
+  computed(() => ({})),
+  (_, cursor) => result(api.GET('/api/proofs', { params: { query: { cursor } } })),
 )
 
 function putAside(row: Row, back: boolean): Promise<boolean> {

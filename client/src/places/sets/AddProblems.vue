@@ -42,7 +42,9 @@ function take(body: Parameters<typeof props.make>[0]): Promise<boolean> {
 <template>
   <el-dialog v-model="open" :title="words.sets.addTitle" width="46rem" @open="opened">
     <el-radio-group v-model="way" :aria-label="words.sets.addTitle">
-      <el-radio v-for="name in WAYS" :key="name" :value="name">{{ words.sets.ways[name] }}</el-radio>
+      <el-radio v-for="name in WAYS" :key="name" :value="name">{{
+        words.sets.ways[name]
+      }}</el-radio>
     </el-radio-group>
     <PickExamples v-if="way === 'own'" :in-set="inSet" @add="(id) => $emit('add', id)" />
     <form v-else-if="way === 'typed'" @submit.prevent="take({ text: typed })">

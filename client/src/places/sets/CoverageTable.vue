@@ -20,15 +20,16 @@ const rows = computed(() =>
   <section class="coverage">
     <header>
       <h2>{{ words.sets.coverage }}</h2>
-      <label v-for="name in ['errors', 'skills'] as const" :key="name">
-        <input v-model="kind" type="radio" name="coverage" :value="name" />
-        {{ words.sets.coverageOf[name] }}
-      </label>
+      <el-radio-group v-model="kind" :aria-label="words.sets.coverage">
+        <el-radio v-for="name in ['errors', 'skills'] as const" :key="name" :value="name">
+          {{ words.sets.coverageOf[name] }}
+        </el-radio>
+      </el-radio-group>
     </header>
-    <p class="quiet">
+    <p class="u-quiet">
       {{ kind === 'errors' ? words.sets.coverageSays : words.sets.coverageSkills }}
     </p>
-    <p v-if="!rows.length" class="quiet">{{ words.sets.coversNone }}</p>
+    <p v-if="!rows.length" class="u-quiet">{{ words.sets.coversNone }}</p>
     <div v-else class="scroll" tabindex="0" role="region" :aria-label="words.sets.coverage">
       <table>
         <thead>
@@ -42,10 +43,10 @@ const rows = computed(() =>
           <tr v-for="row in rows" :key="row.name">
             <th scope="row">{{ row.name }}</th>
             <td v-for="(cell, index) in row.cells" :key="index" :data-cell="cell || undefined">
-              <span v-if="cell" class="unseen">{{ words.sets[cell] }}</span>
+              <span v-if="cell" class="u-unseen">{{ words.sets[cell] }}</span>
             </td>
             <td class="count">
-              <b v-if="!row.count" class="warm">{{ words.sets.gap }}</b>
+              <b v-if="!row.count" class="u-warm">{{ words.sets.gap }}</b>
               <template v-else>{{ row.count }}</template>
             </td>
           </tr>
@@ -58,25 +59,25 @@ const rows = computed(() =>
 <style scoped>
 header {
   display: flex;
-  gap: 1rem;
+  gap: var(--space-4);
   align-items: baseline;
 }
 .coverage {
-  margin-top: 1.6rem;
+  margin-top: var(--space-6);
   border-top: 1px solid var(--rule);
-  padding-top: 1rem;
+  padding-top: var(--space-4);
 }
 .scroll {
   overflow-x: auto;
 }
 table {
   border-collapse: collapse;
-  font-size: 0.86rem;
+  font-size: var(--type-note);
 }
 th {
   font-weight: 400;
   text-align: left;
-  padding: 0.2rem 0.5rem;
+  padding: var(--space-1) var(--space-2);
 }
 thead th {
   color: var(--quiet);
@@ -107,6 +108,6 @@ td[data-cell='used']::before {
   background: var(--ink);
 }
 .count {
-  padding-left: 0.6rem;
+  padding-left: var(--space-3);
 }
 </style>

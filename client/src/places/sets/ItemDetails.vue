@@ -32,7 +32,7 @@ const wanted = ref(3)
 <template>
   <section>
     <h2>{{ words.sets.chosen(number) }}</h2>
-    <p v-if="facts?.refused" class="quiet">{{ facts.refused }}</p>
+    <p v-if="facts?.refused" class="u-quiet">{{ facts.refused }}</p>
     <dl v-if="facts?.answer">
       <dt>{{ words.sets.answer }}</dt>
       <dd><MathText :latex="facts.answer_latex ?? ''" /></dd>
@@ -51,13 +51,13 @@ const wanted = ref(3)
         <dd v-for="error in facts.reveals" :key="error.error">{{ error.name }}</dd>
       </template>
       <template v-if="facts.hides?.length">
-        <dt class="warm">{{ words.sets.hides }}</dt>
+        <dt class="u-warm">{{ words.sets.hides }}</dt>
         <dd v-for="error in facts.hides" :key="error.error">{{ error.name }}</dd>
       </template>
     </dl>
     <label class="own">
       {{ words.sets.itemInstruction }}
-      <input v-model="instruction" class="typed" maxlength="300" />
+      <el-input v-model="instruction" maxlength="300" />
     </label>
     <p class="actions">
       <el-button :disabled="number === 1" @click="$emit('move', -1)">{{ words.sets.up }}</el-button>
@@ -71,17 +71,15 @@ const wanted = ref(3)
     </p>
     <h3>{{ words.sets.like }}</h3>
     <p class="actions">
-      <label>
-        <span class="unseen">{{ words.sets.howMany }}</span>
-        <input
-          v-model.number="wanted"
-          type="number"
-          class="typed few"
-          min="1"
-          max="30"
-          :title="words.sets.howMany"
-        />
-      </label>
+      <el-input-number
+        v-model="wanted"
+        class="few"
+        :min="1"
+        :max="30"
+        controls-position="right"
+        :title="words.sets.howMany"
+        :aria-label="words.sets.howMany"
+      />
       <el-button
         :disabled="busy"
         :title="`${words.sets.twinsSays} Alt+T`"
@@ -105,38 +103,37 @@ const wanted = ref(3)
 
 <style scoped>
 dl {
-  margin: 0.4rem 0;
+  margin: var(--space-2) 0;
 }
 dt {
   color: var(--quiet);
-  font-size: 0.82rem;
-  margin-top: 0.6rem;
+  font-size: var(--type-small);
+  margin-top: var(--space-3);
 }
 dd {
   margin: 0.1rem 0 0;
 }
 h3 {
-  font-size: 0.9rem;
-  margin: 1rem 0 0.3rem;
+  font-size: var(--type-note);
+  margin: var(--space-4) 0 var(--space-1);
 }
 .own {
   display: block;
-  margin: 0.8rem 0;
-  font-size: 0.82rem;
+  margin: var(--space-4) 0;
+  font-size: var(--type-small);
   color: var(--quiet);
 }
 .actions {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.4rem;
+  gap: var(--space-2);
   align-items: center;
-  margin: 0.3rem 0;
+  margin: var(--space-1) 0;
 }
 .actions .el-button + .el-button {
   margin-left: 0;
 }
 .few {
-  width: 4.2rem;
-  padding: 0.3rem 0.4rem;
+  width: 5rem;
 }
 </style>

@@ -18,8 +18,11 @@ defineEmits<{ add: [example: string] }>()
 const typed = ref('')
 const sought = refDebounced(typed, 200)
 const query = computed(() => ({ words: sought.value.trim() }))
-const list = useListed<Schemas['ExampleRow'], { words: string }>('examples', query, (wanted, cursor) =>
-  result(api.GET('/api/examples', { params: { query: { ...wanted, cursor } } })),
+const list = useListed<Schemas['ExampleRow'], { words: string }>(
+  'examples',
+  query,
+  (wanted, cursor) =>
+    result(api.GET('/api/examples', { params: { query: { ...wanted, cursor } } })),
 )
 const offered = computed(() => list.rows.value.filter((row) => !props.inSet.includes(row.id)))
 </script>

@@ -37,7 +37,7 @@ const sorted = computed(() =>
     "
     @selection-change="(now: Row[]) => $emit('chosen', now)"
   >
-    <el-table-column v-if="!aside" type="selection" width="36" />
+    <el-table-column v-if="!aside" type="selection" reserve-selection width="36" />
     <el-table-column prop="name" :label="words.examples.name" sortable="custom" min-width="240">
       <template #default="{ row }">
         <router-link v-if="!aside" :to="{ name: 'set', params: { id: row.id } }">

@@ -103,11 +103,7 @@ function bringBack({ id }: Row): Promise<boolean> {
         </form>
         <FailureNote :message="refusal" @again="again" />
         <FileUnder v-if="chosen.length && !aside" kind="sets" :ids="chosen.map((row) => row.id)" />
-        <WaitFor
-          :pending="list.pending.value"
-          :failure="list.failure.value"
-          @again="list.again"
-        >
+        <WaitFor :pending="list.pending.value" :failure="list.failure.value" @again="list.again">
           <section v-if="!list.rows.value.length" class="empty">
             <template v-if="Object.keys(query).length === 1">
               <h2>{{ words.sets.none }}</h2>
@@ -136,28 +132,4 @@ function bringBack({ id }: Row): Promise<boolean> {
   </main>
 </template>
 
-<style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: 11.5rem minmax(0, 1fr);
-  gap: var(--space-6);
-}
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-3) var(--space-4);
-  align-items: center;
-  margin-bottom: var(--space-4);
-}
-.words {
-  width: 20rem;
-}
-.tag {
-  width: 9rem;
-}
-.empty {
-  max-width: 30rem;
-  margin: 3rem auto;
-  text-align: center;
-}
-</style>
+<style scoped src="./sets-place.css"></style>

@@ -1,14 +1,13 @@
 /** What the core knows of a set's problems: asked for one by one, and again where it took too long. */
 import { onScopeDispose, ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
+import { isPassing } from '@/api/queries'
 
 /** Being worked, not finished in time and tried again, or given up for now. */
 export type Waiting = 'asked' | 'again' | 'late'
 
 /** Milliseconds before the next try; after the last it is given up until the set is opened anew. */
 const PAUSES = [1000, 3000, 8000]
-/** No answer, too many at once, the database away, not finished in time: it may be there later. */
-const PASSING = [0, 429, 502, 503, 504]
 
 /** @param id the set's id, as a getter */
 export function useFacts(id: () => string) {
@@ -33,7 +32,7 @@ export function useFacts(id: () => string) {
       )
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
-      if (PASSING.includes(reason.status)) return later(example, tries)
+      if (isPassing(reason)) return later(example, tries)
       if (reason.status !== 404)
         facts.value[example] = { refused: reason.message } as Schemas['Facts']
     }

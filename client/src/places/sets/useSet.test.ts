@@ -31,7 +31,8 @@ function server() {
     if (asked) return { body: facts(['x=1', '3x+4=10', '2x=4'][Number(asked[1])] ?? '') }
     if (method === 'PUT') {
       if (body['version'] !== stored.version) {
-        return { status: 409, body: { code: 'stale', message: 'Changed elsewhere.' } }
+        const current = { id: 's', changed: '', ...stored }
+        return { status: 409, body: { code: 'stale', message: 'Changed elsewhere.', current } }
       }
       stored.version += 1
     }
@@ -45,13 +46,13 @@ test('many changes in a row are saved one after the other, each on the version b
   await settled(20)
 
   set.move(0, 1)
-  await settled(260)
-  set.title.value = 'Other'
-  await settled(260)
+  await settled(420)
+  set.content.value.title = 'Other'
+  await settled(420)
   set.climb()
   await settled(600)
 
-  expect(set.state.value).toBe('saved')
+  expect(set.saving.state.value).toBe('saved')
   const saves = calls.filter((call) => call.method === 'PUT').map((call) => call.body)
   expect(saves.map((body) => body['version'])).toEqual([1, 2, 3])
   expect(set.items.value.map((item) => item.example.given)).toEqual(['x=1', '2x=4', '3x+4=10'])
@@ -68,11 +69,10 @@ test('a change made elsewhere is said and not overwritten', async () => {
 
   set.move(0, 1)
   await settled(600)
-  set.title.value = 'Typed meanwhile'
+  set.content.value.title = 'Typed meanwhile'
   await settled(600)
 
-  expect(set.state.value).toBe('conflict')
-  expect(set.refusal.value).toBe('Changed elsewhere.')
+  expect(set.saving.state.value).toBe('conflict')
   expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(1)
   leave()
 })
@@ -98,7 +98,7 @@ test('what the server makes of the set is made on what is here, and taken over',
   const calls = fakeServer(server())
   const { value: set, leave } = entered(() => useSet(() => 's'))
   await settled(20)
-  set.title.value = 'Typed just now'
+  set.content.value.title = 'Typed just now'
   await settled(1)
 
   const made = set.changedBy(async () => ({
@@ -111,7 +111,7 @@ test('what the server makes of the set is made on what is here, and taken over',
   expect(calls.filter((call) => call.method === 'PUT').map((call) => call.body['title'])).toEqual([
     'Typed just now',
   ])
-  expect(set.title.value).toBe('With one more')
-  expect(set.state.value).toBe('saved')
+  expect(set.content.value.title).toBe('With one more')
+  expect(set.saving.state.value).toBe('saved')
   leave()
 })

@@ -65,7 +65,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
     @again="load"
   >
     <template #actions>
-      <label><input v-model="shows" type="checkbox" /> {{ words.exercise.withKey }}</label>
+      <el-checkbox v-model="shows">{{ words.exercise.withKey }}</el-checkbox>
       <el-button @click="seed += 1">{{ words.exercise.another }}</el-button>
     </template>
     <template v-if="example && reads">
@@ -74,7 +74,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
         <p class="given">
           {{ words.tasks[example.task] }} <MathText :latex="reads.latex" :spoken="reads.spoken" />
         </p>
-        <p v-if="noChoices" class="quiet">{{ noChoices }}</p>
+        <p v-if="noChoices" class="u-quiet">{{ noChoices }}</p>
         <ol v-else-if="choices" class="choices">
           <li v-for="(choice, index) in choices.choices" :key="choice.text">
             <b>{{ letters[index] }}</b>
@@ -88,7 +88,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
               <b v-if="index === right">{{ words.exercise.right }}</b>
               <template v-else>
                 {{ choice.name }}: <MathText :latex="choice.wrong_latex ?? ''" />
-                <span class="quiet"> {{ choice.because }}</span>
+                <span class="u-quiet"> {{ choice.because }}</span>
               </template>
             </dd>
           </template>
@@ -96,7 +96,7 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
       </section>
       <section>
         <h2>{{ words.exercise.find }}</h2>
-        <p v-if="noMistake" class="quiet">{{ noMistake }}</p>
+        <p v-if="noMistake" class="u-quiet">{{ noMistake }}</p>
         <ol v-else-if="mistake" class="lines">
           <li><MathText :latex="reads.latex" :spoken="reads.spoken" display /></li>
           <li v-for="(line, index) in mistake.lines" :key="index">
@@ -109,60 +109,11 @@ const right = computed(() => choices.value?.choices.findIndex((choice) => choice
           <span v-if="mistake.instead_latex">
             {{ words.bench.rightLine }}: <MathText :latex="mistake.instead_latex" />
           </span>
-          <SentenceText class="quiet" :text="mistake.counter" :pieces="mistake.counter_parts" />
+          <SentenceText class="u-quiet" :text="mistake.counter" :pieces="mistake.counter_parts" />
         </p>
       </section>
     </template>
   </PrintedPage>
 </template>
 
-<style scoped>
-section {
-  padding: 0.8rem 0;
-  border-top: 1px solid var(--rule);
-  break-inside: avoid;
-}
-.given {
-  font-size: 1.1rem;
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.choices {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.8rem 2rem;
-}
-li b {
-  display: inline-block;
-  min-width: 1.6rem;
-}
-.lines li {
-  padding: 0.3rem 0;
-}
-.lines li:first-child {
-  padding-left: 1.85rem;
-}
-.key {
-  margin: 1rem 0 0;
-  padding: 0.6rem 0.9rem;
-  border-left: 3px double var(--ink);
-  font-size: 0.92rem;
-}
-dl.key {
-  display: grid;
-  grid-template-columns: 1.6rem minmax(0, 1fr);
-  gap: 0.3rem 0;
-}
-dt {
-  font-weight: 700;
-}
-dd {
-  margin: 0;
-}
-.key .quiet {
-  margin-left: 0.5rem;
-}
-</style>
+<style scoped src="./exercise-place.css"></style>

@@ -5,12 +5,12 @@ import { useRouter } from 'vue-router'
 import { writtenStops } from '@/example/stops'
 import { toggleTheme } from '@/shared/composables/theme'
 import { useKeys } from '@/shared/composables/useKeys'
-import MathText from '@/shared/math/MathText.vue'
-import SentenceText from '@/shared/math/SentenceText.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
-import Stop from '@/spine/Stop.vue'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
+import ShowAside from './ShowAside.vue'
+import ShowBar from './ShowBar.vue'
 import { ask, back, fork, next, START } from './reveal'
 import { useExample } from './useExample'
 
@@ -89,26 +89,18 @@ useKeys({
 </script>
 
 <template>
-  <main class="show">
-    <header class="bar">
-      <button type="button" class="quiet-button" @click="leave">{{ words.show.leave }}</button>
-      <h1>{{ example?.title || words.bench.untitled }}</h1>
-      <span class="gap" />
-      <span class="count" role="status">{{ words.show.count(now.shown, count) }}</span>
-      <button type="button" class="quiet-button" :aria-expanded="helps" @click="helps = !helps">
-        {{ words.show.keys }}
-      </button>
-      <router-link :to="{ name: 'track', params: { id } }">{{ words.show.track }}</router-link>
-    </header>
-    <ul v-if="helps" class="helps">
-      <li v-for="[key, does] in words.show.keyList" :key="key">
-        <kbd>{{ key }}</kbd> {{ does }}
-      </li>
-    </ul>
-    <p v-if="refusal" role="alert" class="warm refusal">
-      {{ refusal }} <el-button @click="load">{{ words.show.again }}</el-button>
-    </p>
-    <div class="board spine" :class="{ hanging: !stops[0]?.sides?.left }" aria-live="polite">
+  <main id="main" class="show" tabindex="-1">
+    <ShowBar
+      :id="id"
+      :title="example?.title || words.bench.untitled"
+      :shown="now.shown"
+      :count="count"
+      :helps="helps"
+      @leave="leave"
+      @helps="helps = !helps"
+    />
+    <WaitFor :pending="!told.length" :failure="refusal" @again="load" />
+    <div class="board u-spine" :class="{ hanging: !stops[0]?.sides?.left }" aria-live="polite">
       <div
         v-for="(stop, index) in stops"
         :key="index"
@@ -116,27 +108,13 @@ useKeys({
       >
         <SpineLine :line="stop" />
       </div>
-      <div v-if="now.asking" class="asked">
-        <div class="aside">
-          <Stop sign="?" mark="unproved" />
-          <p>{{ question }}</p>
-        </div>
-      </div>
-      <div v-if="open" class="fork" :data-struck="now.fork?.struck">
-        <span class="curve" aria-hidden="true" />
-        <div class="aside">
-          <Stop sign="≠" mark="wrong" />
-          <div>
-            <span class="wrong"><MathText :latex="open.wrong_latex" display /></span>
-            <p v-if="now.fork?.struck" class="why">
-              <b>{{ open.name }}.</b> {{ open.because }}
-              <SentenceText :text="open.counter" :pieces="open.counter_parts" />
-            </p>
-            <p v-else class="why">{{ words.show.isIt }}</p>
-          </div>
-        </div>
-      </div>
-      <p v-if="count === 0 && told.length" class="quiet">{{ words.show.noLines }}</p>
+      <ShowAside
+        v-if="now.asking || open"
+        :question="now.asking ? question : ''"
+        :fork="open ?? null"
+        :struck="!!now.fork?.struck"
+      />
+      <p v-if="count === 0 && told.length" class="u-quiet">{{ words.show.noLines }}</p>
     </div>
     <nav class="steps no-print" :aria-label="words.show.keys">
       <el-button :disabled="!now.shown && !now.fork && !now.asking" @click="backward">
@@ -155,126 +133,4 @@ useKeys({
   </main>
 </template>
 
-<style scoped>
-.show {
-  height: 100vh;
-  display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
-  background: var(--paper);
-}
-.bar {
-  display: flex;
-  align-items: baseline;
-  gap: 1.2rem;
-  padding: 0.5rem 1.5rem;
-  font-size: 0.95rem;
-  border-bottom: 1px solid var(--rule);
-}
-.bar h1 {
-  margin: 0;
-  font-size: 1.05rem;
-}
-.count {
-  color: var(--quiet);
-}
-.helps {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.3rem 1.4rem;
-  list-style: none;
-  margin: 0;
-  padding: 0.5rem 1.5rem;
-  background: var(--sheet);
-  border-bottom: 1px solid var(--rule);
-  font-size: 0.9rem;
-}
-kbd {
-  border: 1px solid var(--edge);
-  border-radius: 3px;
-  padding: 0 0.35rem;
-  font: inherit;
-}
-.refusal {
-  padding: 0 1.5rem;
-}
-.board {
-  grid-row: 3;
-  overflow-y: auto;
-  font-size: clamp(1.3rem, 2.5vw, 2.6rem);
-  padding: 1.5rem 4vw 40vh;
-  --spine-columns: 1.6rem minmax(0, 1fr) 48px minmax(0, 1.1fr) minmax(8rem, 0.75fr);
-}
-.board.hanging {
-  --spine-columns: 1.6rem 3rem 48px minmax(0, 2.4fr) minmax(8rem, 0.9fr);
-}
-.board :deep(.line) {
-  min-height: 2.1em;
-}
-.board :deep(.words) {
-  font-size: 0.5em;
-}
-.board :deep(.stop) {
-  width: 48px;
-  height: 48px;
-}
-.board :deep(.left),
-.board :deep(.right) {
-  padding: 0.15em;
-}
-/* the same columns as a line, so that a fork leaves the spine itself */
-.asked,
-.fork {
-  position: relative;
-  display: grid;
-  grid-template-columns: var(--spine-columns);
-  column-gap: 0.55rem;
-  padding: 0.6rem 0.4rem;
-}
-.aside {
-  grid-column: 4 / 6;
-  display: grid;
-  grid-template-columns: 48px minmax(0, 1fr);
-  gap: 0.6rem;
-  align-items: start;
-  padding-left: 0.5rem;
-}
-.asked p {
-  margin: 0.2em 0 0;
-  font-size: 0.75em;
-  font-style: italic;
-}
-.curve {
-  grid-column: 3;
-  grid-row: 1;
-  margin: -0.6rem -1.1rem 0 calc(50% - 1px);
-  height: calc(0.6rem + 26px);
-  border-left: 3px solid var(--leave-soft);
-  border-bottom: 3px solid var(--leave-soft);
-  border-bottom-left-radius: 24px;
-}
-.aside {
-  grid-row: 1;
-}
-.why {
-  font-size: 0.5em;
-  margin: 0.4rem 0 0;
-  max-width: 34em;
-}
-.why b {
-  color: var(--leave);
-}
-[data-struck='true'] .wrong {
-  background: linear-gradient(var(--leave), var(--leave)) no-repeat 0 55% / 100% 3px;
-}
-.steps {
-  grid-row: 4;
-  display: flex;
-  justify-content: center;
-  gap: 0.6rem;
-  padding: 0.6rem;
-  border-top: 1px solid var(--rule);
-}
-.steps .el-button + .el-button {
-  margin-left: 0;
-}
-</style>
+<style scoped src="./show-place.css"></style>

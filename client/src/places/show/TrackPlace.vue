@@ -26,7 +26,7 @@ const { example, told, refusal, load } = useExample(() => props.id)
     <template #actions>
       <router-link :to="{ name: 'show', params: { id } }">{{ words.show.open }}</router-link>
     </template>
-    <p v-if="example?.note" class="quiet">{{ example.note }}</p>
+    <p v-if="example?.note" class="u-quiet">{{ example.note }}</p>
     <table>
       <thead>
         <tr>
@@ -49,14 +49,14 @@ const { example, told, refusal, load } = useExample(() => props.id)
               example.reasons[line.text]
             }}</template>
             <SentenceText v-else :text="line.say" :pieces="line.parts" />
-            <span v-if="index && line.why" class="quiet why">{{ line.why }}</span>
+            <span v-if="index && line.why" class="u-quiet why">{{ line.why }}</span>
           </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">
               <b>{{ item.name }}:</b> <MathText :latex="item.wrong_latex" />
               <SentenceText
                 v-if="item.counter"
-                class="quiet counter"
+                class="u-quiet counter"
                 :text="item.counter"
                 :pieces="item.counter_parts"
               />
@@ -72,30 +72,30 @@ const { example, told, refusal, load } = useExample(() => props.id)
 table {
   border-collapse: collapse;
   width: 100%;
-  font-size: 0.92rem;
+  font-size: var(--type-note);
 }
 th,
 td {
   text-align: left;
   vertical-align: top;
-  padding: 0.5rem 0.9rem 0.5rem 0;
+  padding: var(--space-2) var(--space-4) var(--space-2) 0;
   border-bottom: 1px solid var(--rule);
 }
 thead th {
   color: var(--quiet);
   font-weight: 400;
-  font-size: 0.85rem;
+  font-size: var(--type-small);
 }
 tbody th {
   font-weight: 400;
   white-space: nowrap;
 }
 td p {
-  margin: 0 0 0.4rem;
+  margin: 0 0 var(--space-2);
 }
 .why {
   display: block;
-  margin-top: 0.25rem;
+  margin-top: var(--space-1);
 }
 td p .counter {
   display: block;

@@ -1,13 +1,8 @@
 /** How lines are typed: plainly, or in a typeset field; remembered in this browser. */
-import { ref } from 'vue'
+import { useStorage } from '@vueuse/core'
 
-const KEY = 'uchuu.field'
-
-export const field = ref<'plain' | 'typeset'>(
-  localStorage.getItem(KEY) === 'typeset' ? 'typeset' : 'plain',
-)
+export const field = useStorage<'plain' | 'typeset'>('uchuu.field', 'plain')
 
 export function toggleField(): void {
   field.value = field.value === 'plain' ? 'typeset' : 'plain'
-  localStorage.setItem(KEY, field.value)
 }

@@ -1,18 +1,11 @@
 /** Light or dark, for a bright or a darkened room; remembered in this browser. */
-import { ref } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { watch } from 'vue'
 
-const KEY = 'uchuu.theme'
+export const theme = useStorage<'light' | 'dark'>('uchuu.theme', 'light')
 
-export const theme = ref<'light' | 'dark'>(localStorage.getItem(KEY) === 'dark' ? 'dark' : 'light')
-
-function apply(): void {
-  document.documentElement.dataset['theme'] = theme.value
-}
+watch(theme, (now) => (document.documentElement.dataset['theme'] = now), { immediate: true })
 
 export function toggleTheme(): void {
   theme.value = theme.value === 'dark' ? 'light' : 'dark'
-  localStorage.setItem(KEY, theme.value)
-  apply()
 }
-
-apply()

@@ -1,5 +1,5 @@
 /** Keyboard shortcuts of a place, taken off when it is left. */
-import { onScopeDispose } from 'vue'
+import { useEventListener } from '@vueuse/core'
 
 export type Keys = Record<string, (event: KeyboardEvent) => void>
 
@@ -27,6 +27,5 @@ export function useKeys(keys: Keys): void {
     event.preventDefault()
     action(event)
   }
-  window.addEventListener('keydown', listen)
-  onScopeDispose(() => window.removeEventListener('keydown', listen))
+  useEventListener(window, 'keydown', listen)
 }

@@ -27,7 +27,7 @@ const html = computed(() =>
 <template>
   <!-- eslint-disable vue/no-v-html : KaTeX escapes its input and trusts one class name only -->
   <span v-if="spoken" class="math">
-    <span class="unseen">{{ spoken }}</span>
+    <span class="u-unseen">{{ spoken }}</span>
     <span aria-hidden="true" v-html="html" />
   </span>
   <span v-else class="math" v-html="html" />

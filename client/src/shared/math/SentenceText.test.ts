@@ -9,7 +9,7 @@ test('mathematics inside a sentence is typeset and spoken', () => {
   const sentence = mount(SentenceText, { props: { text: 'Subtract 1/2 from both sides.', pieces } })
 
   expect(sentence.find('.katex').exists()).toBe(true)
-  expect(sentence.find('.unseen').text()).toBe('one half')
+  expect(sentence.find('.u-unseen').text()).toBe('one half')
   expect(sentence.text()).toContain('Subtract')
   expect(sentence.text()).toContain('from both sides.')
 })

@@ -2,6 +2,7 @@
 /** A page to print: its way back, its actions, what refused it, and the paper itself. */
 import type { RouteLocationRaw } from 'vue-router'
 import { words } from '@/texts/en'
+import WaitFor from './WaitFor.vue'
 
 defineProps<{
   back: RouteLocationRaw
@@ -21,16 +22,13 @@ function print(): void {
 </script>
 
 <template>
-  <main class="page">
-    <header class="head no-print">
+  <main id="main" class="place" tabindex="-1">
+    <header class="ways no-print">
       <router-link :to="back">{{ backTo }}</router-link>
-      <span class="gap" />
       <slot name="actions" />
       <el-button type="primary" :disabled="!ready" @click="print">{{ words.key.print }}</el-button>
     </header>
-    <p v-if="refusal" role="alert" class="warm">
-      {{ refusal }} <el-button @click="$emit('again')">{{ words.show.again }}</el-button>
-    </p>
+    <WaitFor :pending="!ready" :failure="refusal" @again="$emit('again')" />
     <article v-if="ready" class="sheet">
       <header>
         <h1>{{ title }}</h1>
@@ -42,13 +40,19 @@ function print(): void {
 </template>
 
 <style scoped>
-.head {
-  gap: 1.1rem;
+.ways {
+  display: flex;
+  align-items: center;
+  gap: var(--space-5);
+  margin-bottom: var(--space-4);
+}
+.ways > a:first-child {
+  margin-right: auto;
 }
 .sheet {
   background: var(--sheet);
   border: 1px solid var(--rule);
-  padding: 2rem 2.4rem;
+  padding: var(--space-6) var(--space-7);
   max-width: 54rem;
   margin: 0 auto;
 }
@@ -58,7 +62,7 @@ function print(): void {
   align-items: baseline;
 }
 h1 {
-  margin: 0 0 0.5rem;
+  margin: 0 0 var(--space-2);
 }
 @media print {
   .sheet {

@@ -1,0 +1,124 @@
+/** What one does at the bench besides writing: opening, posing, working, crossing out, leaving for another view. */
+import { ElMessage } from 'element-plus'
+import 'element-plus/es/components/message/style/css'
+import { nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, Refusal, result } from '@/api/client'
+import { problemOf } from '@/example/problem'
+import { useBench } from './useBench'
+import { useForks, type Fork } from './useForks'
+
+/** Another view of the example. */
+export type View = 'show' | 'key'
+
+/**
+ * @param wanted the id that the address names, as a getter; `new` for a blank one, none for the last one
+ * @param toEntry puts the cursor where the next line is written
+ */
+export function useBenchPlace(wanted: () => string | undefined, toEntry: () => void) {
+  const router = useRouter()
+  const bench = useBench((id) => void router.replace({ name: 'bench', params: { id } }))
+  const { content, draft, chosen, editing, saving, judging } = bench
+  const posing = ref(false)
+  const forking = ref(false)
+  const forks = useForks(content, forking)
+  /** Why the example could not be opened; '' where it was. */
+  const notOpened = ref('')
+
+  function tell(refusal: unknown): void {
+    if (!(refusal instanceof Refusal)) throw refusal
+    ElMessage({ message: refusal.message, type: 'warning', duration: 6000, showClose: true })
+  }
+
+  async function open(id: string | undefined): Promise<void> {
+    if (id && id === saving.id.value) return
+    try {
+      if (!id) {
+        const last = (await result(api.GET('/api/examples'))).results[0]
+        if (wanted()) return // another one was opened meanwhile
+        await router.replace({ name: 'bench', params: { id: last?.id ?? 'new' } })
+        return
+      }
+      await bench.open(id === 'new' ? null : id)
+      posing.value = false
+      notOpened.value = ''
+    } catch (refusal) {
+      if (!(refusal instanceof Refusal)) throw refusal
+      if (refusal.status === 404) {
+        tell(refusal)
+        await router.replace({ name: 'examples' })
+      } else notOpened.value = refusal.message
+    }
+  }
+  watch(wanted, open, { immediate: true })
+
+  function goOn(): void {
+    chosen.value = editing.value = null
+    void nextTick(toEntry)
+  }
+
+  function pose(text: string): void {
+    posing.value = false
+    judging.posed()
+    bench.pose(text)
+    void nextTick(toEntry)
+  }
+
+  async function workIt(method?: string): Promise<void> {
+    try {
+      await bench.workIt(method)
+    } catch (refusal) {
+      tell(refusal)
+    }
+  }
+
+  function paste(lines: string[]): void {
+    bench.addLines(lines)
+    draft.value = ''
+  }
+
+  /** Cross a line out, or bring it back: it stays, thin and struck, and does not count. */
+  function cross(): void {
+    const index = chosen.value ?? content.value.lines.length - 1
+    const text = content.value.lines[index]
+    if (text === undefined) return
+    const struck = /^~~(.*)~~$/.exec(text)
+    bench.editLine(index, struck?.[1] ?? `~~${text}~~`)
+  }
+
+  async function carry(fork: Fork) {
+    try {
+      const body = { ...problemOf(content.value), wrong: fork.wrong }
+      return (await result(api.POST('/api/algebra/fork', { body }))).path
+    } catch (refusal) {
+      tell(refusal)
+      return null
+    }
+  }
+
+  /** Go to another view as soon as everything written is stored. */
+  async function leaveFor(view: View): Promise<void> {
+    await saving.save()
+    const id = saving.id.value
+    if (saving.state.value === 'saved' && id) await router.push({ name: view, params: { id } })
+  }
+
+  return {
+    ...bench,
+    posing,
+    forking,
+    forks,
+    notOpened,
+    again: () => open(wanted()),
+    goOn,
+    pose,
+    workIt,
+    paste,
+    cross,
+    carry,
+    leaveFor,
+    fresh: () => void router.push({ name: 'bench', params: { id: 'new' } }),
+  }
+}
+
+export type BenchPlace = ReturnType<typeof useBenchPlace>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+/** The problems of a set, each at its difficulty, joined by the line of the climb. */
+import { computed, nextTick, ref } from 'vue'
+import { words } from '@/texts/en'
+import ClimbItem from './ClimbItem.vue'
+import type { OpenSet } from './useSet'
+
+/** The chosen problem, from 0. */
+const chosen = defineModel<number | null>('chosen', { required: true })
+const props = defineProps<{ set: OpenSet }>()
+const emit = defineEmits<{ remove: [index: number] }>()
+
+const { items, steps } = props.set
+const rows = ref<{ focus: () => void }[]>([])
+const dragged = ref<number | null>(null)
+const hardest = computed(() => Math.max(1, ...steps.value.map((step) => step.score ?? 0)))
+
+/** Where on the climb a problem stands, in per cent of its width. */
+function across(index: number): number {
+  return 4 + (92 * (steps.value[index]?.score ?? 0)) / hardest.value
+}
+
+const path = computed(() =>
+  steps.value
+    .map((step, index) => (step.score === null ? null : [across(index), index * 10 + 5]))
+    .filter((point) => point !== null)
+    .map(([x, y], n) => `${n ? 'L' : 'M'}${x} ${y}`)
+    .join(' '),
+)
+
+function choose(index: number): void {
+  if (index < 0 || index >= items.value.length) return
+  chosen.value = index
+  void nextTick(() => rows.value[index]?.focus())
+}
+
+function dropOn(index: number): void {
+  if (dragged.value !== null) chosen.value = props.set.move(dragged.value, index - dragged.value)
+  dragged.value = null
+}
+
+/** Take one out; the one that is in its place then, or the last, has the focus. */
+function remove(index: number): void {
+  emit('remove', index)
+  void nextTick(() => rows.value[Math.min(index, items.value.length - 1)]?.focus())
+}
+
+defineExpose({ choose })
+</script>
+
+<template>
+  <div class="climb">
+    <ol>
+      <ClimbItem
+        v-for="(item, index) in items"
+        :key="item.example.id"
+        :ref="(row) => row && (rows[index] = row as unknown as { focus: () => void })"
+        v-model:marks="item.marks"
+        v-model:minutes="item.minutes"
+        :set="set"
+        :item="item"
+        :index="index"
+        :across="across(index)"
+        :chosen="chosen === index"
+        @choose="chosen = index"
+        @go="choose"
+        @remove="remove(index)"
+        @drag="dragged = index"
+        @drop-here="dropOn(index)"
+      />
+    </ol>
+    <svg
+      class="line"
+      :viewBox="`0 0 100 ${items.length * 10}`"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
+      <path :d="path" vector-effect="non-scaling-stroke" />
+    </svg>
+  </div>
+  <p class="u-quiet keys">
+    <span>{{ words.sets.keys }}</span>
+    <span class="columns">{{ words.sets.marks }} · {{ words.sets.minutes }}</span>
+    <span>{{ words.sets.harder }}</span>
+  </p>
+</template>
+
+<style scoped>
+.climb {
+  position: relative;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.line {
+  position: absolute;
+  pointer-events: none;
+  top: 0;
+  right: 0;
+  height: 100%;
+  /* the third column: (all − marks − two gaps) shared 1.15 to 1 */
+  width: calc((100% - 7.4rem - 1.6rem) / 2.15);
+}
+.line path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.keys {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) 7.4rem minmax(0, 1fr);
+  column-gap: var(--space-4);
+  font-size: var(--type-small);
+}
+.keys span:last-child {
+  text-align: right;
+}
+</style>

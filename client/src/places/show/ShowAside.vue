@@ -1,0 +1,87 @@
+<script setup lang="ts">
+/** Beside the board: what the class is asked, or a fork that somebody opened, and why it leaves the line. */
+import type { Schemas } from '@/api/client'
+import MathText from '@/shared/math/MathText.vue'
+import SentenceText from '@/shared/math/SentenceText.vue'
+import Stop from '@/spine/Stop.vue'
+import { words } from '@/texts/en'
+
+defineProps<{
+  /** '' where nothing is asked. */
+  question: string
+  fork: Schemas['Fork'] | null
+  /** Whether the fork is struck: it is said why. */
+  struck: boolean
+}>()
+</script>
+
+<template>
+  <div v-if="question" class="asked">
+    <div class="aside">
+      <Stop sign="?" mark="unproved" />
+      <p>{{ question }}</p>
+    </div>
+  </div>
+  <div v-if="fork" class="fork" :data-struck="struck">
+    <span class="curve" aria-hidden="true" />
+    <div class="aside">
+      <Stop sign="≠" mark="wrong" />
+      <div>
+        <span class="wrong"><MathText :latex="fork.wrong_latex" display /></span>
+        <p v-if="struck" class="why">
+          <b>{{ fork.name }}.</b> {{ fork.because }}
+          <SentenceText :text="fork.counter" :pieces="fork.counter_parts" />
+        </p>
+        <p v-else class="why">{{ words.show.isIt }}</p>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+/* the same columns as a line, so that a fork leaves the spine itself */
+.asked,
+.fork {
+  position: relative;
+  display: grid;
+  grid-template-columns: var(--spine-columns);
+  column-gap: var(--space-3);
+  padding: var(--space-3) var(--space-2);
+}
+.aside {
+  grid-column: 4 / 6;
+  display: grid;
+  grid-template-columns: 48px minmax(0, 1fr);
+  gap: var(--space-3);
+  align-items: start;
+  padding-left: var(--space-2);
+}
+.asked p {
+  margin: 0.2em 0 0;
+  font-size: 0.75em;
+  font-style: italic;
+}
+.curve {
+  grid-column: 3;
+  grid-row: 1;
+  margin: -0.6rem -1.1rem 0 calc(50% - 1px);
+  height: calc(0.6rem + 26px);
+  border-left: 3px solid var(--leave-soft);
+  border-bottom: 3px solid var(--leave-soft);
+  border-bottom-left-radius: 24px;
+}
+.aside {
+  grid-row: 1;
+}
+.why {
+  font-size: 0.5em;
+  margin: var(--space-2) 0 0;
+  max-width: 34em;
+}
+.why b {
+  color: var(--leave);
+}
+[data-struck='true'] .wrong {
+  background: linear-gradient(var(--leave), var(--leave)) no-repeat 0 55% / 100% 3px;
+}
+</style>

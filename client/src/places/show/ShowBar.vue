@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** Over the board: the way back, how far one is, the keys. */
+import { words } from '@/texts/en'
+
+defineProps<{
+  id: string
+  title: string
+  /** Lines that are shown. */
+  shown: number
+  count: number
+  /** Whether the keys are listed. */
+  helps: boolean
+}>()
+defineEmits<{ leave: []; helps: [] }>()
+</script>
+
+<template>
+  <header class="bar">
+    <el-button link type="primary" @click="$emit('leave')">{{ words.show.leave }}</el-button>
+    <h1>{{ title }}</h1>
+    <span class="count" role="status">{{ words.show.count(shown, count) }}</span>
+    <el-button link type="primary" :aria-expanded="helps" @click="$emit('helps')">
+      {{ words.show.keys }}
+    </el-button>
+    <router-link :to="{ name: 'track', params: { id } }">{{ words.show.track }}</router-link>
+  </header>
+  <ul v-if="helps" class="helps">
+    <li v-for="[key, does] in words.show.keyList" :key="key">
+      <kbd>{{ key }}</kbd> {{ does }}
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: baseline;
+  gap: var(--space-5);
+  padding: var(--space-2) var(--space-6);
+  font-size: var(--type-body);
+  border-bottom: 1px solid var(--rule);
+}
+.bar h1 {
+  margin: 0;
+  font-size: var(--type-lead);
+}
+.count {
+  color: var(--quiet);
+}
+.helps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-1) var(--space-5);
+  list-style: none;
+  margin: 0;
+  padding: var(--space-2) var(--space-6);
+  background: var(--sheet);
+  border-bottom: 1px solid var(--rule);
+  font-size: var(--type-note);
+}
+kbd {
+  border: 1px solid var(--edge);
+  border-radius: 3px;
+  padding: 0 var(--space-2);
+  font: inherit;
+}
+.count {
+  margin-left: auto;
+}
+</style>
