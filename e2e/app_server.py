@@ -48,6 +48,7 @@ def ready_server() -> Server:
     """Start the server on the test cluster, with the demo data set anew."""
     end_left(f"-{DATABASE}")
     TEST_CLUSTER.start()
+    TEST_CLUSTER.client("dropdb", "--if-exists", "--force", DATABASE)  # nothing of an earlier run
     TEST_CLUSTER.create_database(DATABASE)
     server.manage(TEST_CLUSTER, "set_up", "--reset", database=DATABASE)
     found = Server(TEST_CLUSTER)

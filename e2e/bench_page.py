@@ -17,6 +17,17 @@ def expect_said(where: Locator, sentence: str) -> None:
     expect(where.locator(f'[data-says*="{sentence}"]').first).to_be_visible()
 
 
+def choose(page: Page, label: str, option: str) -> None:
+    """Choose *option* in the select that is called *label*."""
+    page.get_by_role("combobox", name=label).press("Enter")
+    page.get_by_role("option", name=option, exact=True).click()
+
+
+def tick(where: Page | Locator, label: str) -> None:
+    """Tick the box, or choose the radio button, that is called *label*."""
+    where.locator("label").filter(has_text=label).first.click()
+
+
 class Bench:
     """One example on the bench."""
 
@@ -63,6 +74,10 @@ class Bench:
         expect(self.stops).to_have_count(len(marks))
         for index, mark in enumerate(marks):
             expect(self.stops.nth(index)).to_have_attribute("data-stop", mark)
+
+    def expect_task(self, name: str) -> None:
+        """Hold what the example asks for."""
+        expect(self.page.locator(".el-select.task")).to_contain_text(name)
 
     def expect_saved(self) -> None:
         """Wait until everything is stored."""

@@ -3,7 +3,7 @@
 import re
 
 from app_server import Server
-from bench_page import Bench, expect_said, sign_in
+from bench_page import Bench, choose, expect_said, sign_in, tick
 from playwright.sync_api import BrowserContext, Page, expect
 
 
@@ -151,7 +151,7 @@ def test_two_windows_never_overwrite_each_other_silently(
     second.expect_saved()
     first.write("5 = x")
 
-    dialog = page.get_by_role("dialog", name="This example was changed in another window")
+    dialog = page.get_by_role("dialog", name="This was changed in another window")
     expect(dialog).to_be_visible()
     dialog.get_by_role("button", name="Take the other version").click()
     expect(first.stops.nth(1)).to_contain_text("a check in the given")
@@ -181,7 +181,7 @@ def test_complex_solutions_and_asked_forms_are_set_and_kept(page: Page) -> None:
     bench.expect_marks("ok", "wrong")
 
     page.get_by_text("What is asked for").click()
-    page.get_by_label("complex numbers").check()
+    tick(page, "complex numbers")
     bench.expect_marks("ok", "ok")
     expect(page.get_by_text("What is asked for: complex numbers")).to_be_visible()
     bench.expect_saved()
@@ -207,7 +207,7 @@ def test_a_trinomial_is_factored_by_the_school_that_is_chosen(page: Page) -> Non
     sign_in(page)
     bench = Bench(page)
     bench.pose("6x^2 + 7x - 3")
-    page.get_by_label("Task").select_option("factor")
+    choose(page, "Task", "Factor")
 
     page.get_by_role("button", name="split middle and group").click()
     bench.expect_marks("ok", "ok", "ok")

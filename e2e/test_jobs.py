@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from bench_page import Bench, sign_in
+from bench_page import Bench, sign_in, tick
 from playwright.sync_api import Page, expect
 from test_places import violations
 
@@ -178,7 +178,7 @@ def test_exercises_are_made_of_an_example_and_made_again(page: Page) -> None:
     first = page.locator(".sheet").inner_text()
     page.get_by_role("button", name="Another one").press("Enter")
     expect(page.locator(".sheet")).not_to_have_text(first)
-    page.get_by_label("With the key").uncheck()
+    tick(page, "With the key")
 
     expect(page.locator(".key")).to_have_count(0)
     assert violations(page) == []

@@ -4,7 +4,7 @@ import json
 
 import pytest
 from app_server import Server
-from bench_page import Bench, expect_said, sign_in
+from bench_page import Bench, choose, expect_said, sign_in, tick
 from playwright.sync_api import Page, expect
 
 TYPED = [
@@ -149,7 +149,7 @@ def test_a_key_is_read_anew_parted_joined_and_its_errata_printed(page: Page, app
     expect(items).to_have_count(3)
     expect(items.nth(2)).to_contain_text("does not hold")
 
-    items.nth(1).get_by_label("Accept").check()
+    tick(items.nth(1), "Accept")
     page.get_by_role("button", name="Errata slip").press("Enter")
     row = page.locator(".errata tbody tr")
     expect(row).to_have_count(1)
@@ -169,7 +169,7 @@ def test_a_pasted_sheet_is_looked_over_and_made_a_set(page: Page, app: Server) -
     expect(page.get_by_text("3 problems were read")).to_be_visible()
 
     items.nth(1).get_by_role("button", name="Correct the reading").press("Enter")
-    items.nth(1).get_by_label("What is asked").select_option("factor")
+    choose(page, "What is asked", "Factor")
     items.nth(1).get_by_role("button", name="Judge again").press("Enter")
     expect(items.nth(1)).to_contain_text("Factor")
     page.get_by_role("button", name="Make a set of it").press("Enter")

@@ -4,7 +4,7 @@ import json
 from pathlib import Path
 
 import pytest
-from bench_page import Bench, sign_in
+from bench_page import Bench, choose, sign_in, tick
 from playwright.sync_api import Page, expect
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -67,7 +67,7 @@ def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: st
     assert violations(page) == []
     page.get_by_role("button", name="Add problems").click()
     for way in ("Typed", "Made to order"):
-        page.get_by_label(way).check()
+        tick(page, way)
         assert violations(page) == []
     page.keyboard.press("Escape")
     page.get_by_role("link", name="Give").click()
@@ -131,18 +131,128 @@ def test_examples_are_found_put_aside_brought_back_and_exchanged(
     page.get_by_role("button", name="Bring it back").click()
     expect(page.get_by_role("link", name="Rope in equal lengths")).to_be_visible()
     with page.expect_download() as download:
-        page.get_by_role("button", name="Export all").click()
+        page.get_by_role("link", name="Export all").click()
     file = tmp_path / "examples.json"
     download.value.save_as(file)
     document = json.loads(file.read_text("utf-8"))
     count = len(document["examples"])
-    page.get_by_label("Import a file").set_input_files(file)
+    _import(page, file)
 
     expect(page.get_by_text(f"{count} examples came in.")).to_be_visible()
     broken = tmp_path / "broken.json"
     broken.write_text('{"format": "other"}')
-    page.get_by_label("Import a file").set_input_files(broken)
+    _import(page, broken)
     expect(page.get_by_text("Nothing was imported.")).to_be_visible()
+
+
+def _import(page: Page, file: Path) -> None:
+    with page.expect_file_chooser() as chooser:
+        page.get_by_role("button", name="Import a file").click()
+    chooser.value.set_files(file)
+
+
+def test_a_year_is_filed_in_units_and_found_again(page: Page) -> None:
+    sign_in(page, "okafor")
+    page.goto("/examples")
+    units = page.get_by_role("navigation", name="Units")
+    units.get_by_label("New unit").fill("Lines")
+    page.keyboard.press("Enter")
+    units.get_by_role("button", name="Lines").click()
+    units.get_by_label("New part of it").fill("With brackets")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("Nothing fits.")).to_be_visible()
+    units.get_by_role("button", name="Everything").click()
+
+    row = page.get_by_role("row").filter(has_text="Rope in equal lengths").first
+    tick(row, "")
+    choose(page, "File under …", "Lines · With brackets")
+    expect(row).to_contain_text("With brackets")
+    page.get_by_label("Tags, each with Enter").fill("week 3")
+    page.keyboard.press("Enter")
+    page.get_by_role("button", name="Tag them").click()
+    expect(row).to_contain_text("week 3")
+
+    units.get_by_role("button", name="Lines").click()
+    expect(page.get_by_role("row")).to_have_count(2)
+    page.reload()
+    page.get_by_role("searchbox").fill("week 3")
+    expect(page.get_by_role("row")).to_have_count(2)
+    units.get_by_role("button", name="With brackets").click()
+    units.get_by_role("button", name="Delete").click()
+    page.get_by_role("dialog").get_by_role("button", name="Delete").click()
+    expect(units.get_by_role("button", name="With brackets")).to_have_count(0)
+    expect(page.get_by_role("link", name="Rope in equal lengths").first).to_be_visible()
+
+
+def test_focus_never_falls_to_the_page(page: Page) -> None:
+    """After each kind of action something that can be reached by key has the focus."""
+    sign_in(page, "okafor")
+
+    def has_focus() -> None:
+        page.wait_for_function("document.activeElement !== document.body")
+
+    page.goto("/examples")
+    page.get_by_role("button", name="Put aside").first.press("Enter")
+    expect(page.get_by_role("button", name="Bring it back")).to_be_visible()
+    has_focus()
+    page.get_by_role("button", name="Bring it back").press("Enter")
+    expect(page.get_by_role("button", name="Bring it back")).to_have_count(0)
+    has_focus()
+    page.goto("/bench/new")
+    bench = Bench(page)
+    bench.pose("2x = 6")
+    bench.write("x = 4", "x = 3")
+    page.keyboard.press("ArrowUp")
+    page.keyboard.press("Delete")
+    expect(bench.stops).to_have_count(1)
+    has_focus()
+    page.get_by_role("button", name="Delete").press("Enter")
+    expect(bench.stops).to_have_count(0)
+    has_focus()
+    page.goto("/errors")
+    page.get_by_role("button", name="Add an error").press("Enter")
+    page.keyboard.press("Escape")
+    has_focus()
+
+
+def test_every_place_has_its_title_one_heading_and_a_way_past_the_rail(page: Page) -> None:
+    sign_in(page)
+    for path, title in (
+        ("/bench", "Bench"),
+        ("/sets", "Sets"),
+        ("/examples", "Examples"),
+        ("/errors", "Errors"),
+        ("/house", "House rules"),
+        ("/proofs", "Keys to proof"),
+    ):
+        page.goto(path)
+        expect(page).to_have_title(f"{title} · Uchuu")
+        expect(page.get_by_role("heading", level=1)).to_have_count(1)
+        page.get_by_role("link", name="Skip to the content").press("Enter")
+        expect(page.locator("#main")).to_be_focused()
+
+
+def test_one_begins_ones_own_in_the_demonstration(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("button", name="Begin your own").click()
+    page.get_by_label("Name", exact=True).fill("sundqvist")
+    page.get_by_label("Password").fill("short")
+    page.get_by_role("button", name="Begin", exact=True).click()
+    expect(page.get_by_role("alert")).to_contain_text("too short")
+    page.get_by_label("Password").fill("a rope over the quay")
+    page.get_by_role("button", name="Begin", exact=True).click()
+
+    page.goto("/examples")
+    expect(page.get_by_text("No example yet")).to_be_visible()
+    page.goto("/house")
+    account = page.locator(".account")
+    account.get_by_label("Password so far").fill("a rope over the quay")
+    account.get_by_label("New password").fill("another rope altogether")
+    account.get_by_role("button", name="Change the password").click()
+    expect(account.get_by_role("status")).to_contain_text("Changed.")
+    expect(account.get_by_text("here", exact=True)).to_be_visible()
+    page.get_by_role("button", name="Sign out").click()
+    sign_in(page, "sundqvist", "another rope altogether")
 
 
 def test_house_rules_change_their_live_example(page: Page) -> None:
@@ -150,9 +260,9 @@ def test_house_rules_change_their_live_example(page: Page) -> None:
     page.goto("/house")
     expect(page.get_by_text("one half x")).to_be_visible()
 
-    page.get_by_label("The unwritten product first").check()
+    tick(page, "The unwritten product first")
     expect(page.get_by_text("1 over 2 x")).to_be_visible()
-    page.get_by_label("Equal rank, from the left").check()
+    tick(page, "Equal rank, from the left")
 
     expect(page.get_by_text("one half x")).to_be_visible()
 

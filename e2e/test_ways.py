@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from bench_page import Bench, expect_said, sign_in
+from bench_page import Bench, choose, expect_said, sign_in
 from playwright.sync_api import BrowserContext, Page, expect
 
 
@@ -71,7 +71,7 @@ def test_an_expression_hangs_on_the_spine_and_its_answer_is_held_against_the_giv
     sign_in(page)
     bench = Bench(page)
     bench.pose(problem)
-    expect(page.get_by_label("Task")).to_have_value(task.lower())
+    Bench(page).expect_task(task)
 
     bench.write(*lines)
 
@@ -87,13 +87,13 @@ def test_the_name_and_the_task_are_saved_and_undone(page: Page) -> None:
 
     name.fill("A rope and a half")
     page.keyboard.press("Enter")
-    page.get_by_label("Task").select_option("expand")
+    choose(page, "Task", "Expand")
     bench.expect_saved()
     page.goto("/examples")
     page.get_by_role("link", name="A rope and a half").first.click()
 
     expect(name).to_have_value("A rope and a half")
-    expect(page.get_by_label("Task")).to_have_value("expand")
+    Bench(page).expect_task("Expand")
 
 
 def test_what_i_have_is_kept_over_the_other_window_when_i_say_so(
@@ -112,7 +112,7 @@ def test_what_i_have_is_kept_over_the_other_window_when_i_say_so(
     second.expect_saved()
 
     first.write("5 = x")
-    dialog = page.get_by_role("dialog", name="This example was changed in another window")
+    dialog = page.get_by_role("dialog", name="This was changed in another window")
     dialog.get_by_role("button", name="Keep what I have here").click()
     first.expect_saved()
     other.reload()
@@ -189,7 +189,7 @@ def test_two_ways_stand_side_by_side(page: Page) -> None:
     dialog = page.get_by_role("dialog")
     expect(dialog).to_contain_text("They meet again in line")
     expect(dialog).to_contain_text("Fewer fractions:")
-    dialog.get_by_label("Way on the right").select_option("divide-every-term-first")
+    choose(page, "Way on the right", "divide every term first")
     expect(dialog).to_contain_text("Divide every term by")
     page.keyboard.press("Escape")
     expect(dialog).to_be_hidden()
@@ -199,7 +199,7 @@ def test_a_function_is_studied_beside_its_graph(page: Page) -> None:
     sign_in(page)
     bench = Bench(page)
     bench.pose("(x^2 - 1)/(x^2 + x - 2)")
-    page.get_by_label("Task").select_option("study")
+    choose(page, "Task", "Study")
     graph = page.get_by_role("img", name="The graph")
     expect(graph).to_be_visible()
     expect(graph).to_have_accessible_name(re.compile(r"Holes: \(1, 2/3\)"))
@@ -232,7 +232,7 @@ def test_features_and_lines_light_each_other_and_the_shift_form_moves(page: Page
     sign_in(page)
     bench = Bench(page)
     bench.pose("2/(x - 5) - 4")
-    page.get_by_label("Task").select_option("study")
+    choose(page, "Task", "Study")
     bench.write("vertical asymptote: x = 5", "horizontal asymptote: y = -4")
     study = page.locator(".study")
     study.get_by_text("Vertical asymptotes").hover()

@@ -63,6 +63,7 @@ class Problem:
     ``own``: the teacher's own errors. ``seen``: keys of errors that this student or class made
     before, likelier than others that are as near. ``most``: forks of a line that are asked for.
     ``seed``: for what is chosen at random. ``avoid``: problems that a twin must not be.
+    ``traps``: whether ``inspect`` names the errors that the problem invites.
     ``tempting``: in a twin the best known wrong route should work out as nicely as the right one.
     """
 
@@ -82,6 +83,7 @@ class Problem:
     seed: int = 0
     avoid: tuple[str, ...] = ()
     tempting: bool = False
+    traps: bool = True
 
     def read(self, text: str, unknown: str | None = None) -> Line:
         """Return *text* read under the problem's house rules (``read``'s failures)."""

@@ -1,25 +1,23 @@
 """The commands: help for each, failures that say what to do, state folders."""
 
-import os
 import shutil
-import signal
 import subprocess
 import sys
 from pathlib import Path
+from types import SimpleNamespace
 
 import pytest
 
 from launcher import places
 from launcher.install import _digest, _stamped
-from launcher.postgres import free_port
-from launcher.server import is_answering
 from launcher.steps import StepFailed, run
 
 ROOT = Path(__file__).resolve().parents[2]
 
 
 @pytest.mark.parametrize(
-    "command", ["start", "stop", "test", "check", "bench", "reset-demo", "teacher"]
+    "command",
+    ["start", "stop", "test", "check", "bench", "reset-demo", "teacher", "backup", "restore"],
 )
 def test_every_command_has_help(command: str) -> None:
     done = subprocess.run(
@@ -99,26 +97,14 @@ def test_a_hidden_project_gets_its_state_elsewhere(
     assert not places._reachable_by_all(tmp_path)
 
 
-@pytest.mark.slow
-def test_an_early_interrupt_leaves_nothing_running() -> None:
-    """Slow: it starts the whole application. The interrupt comes with the first sign of life."""
-    state = Path("/tmp") / f"uchuu-interrupt-{os.getpid()}"
-    port = free_port()
-    process = subprocess.Popen(
-        [sys.executable, ROOT / "uchuu", "start", "--port", str(port)],
-        env={**os.environ, "UCHUU_STATE": str(state)},
-        stdout=subprocess.PIPE,
-        text=True,
-    )
-    assert process.stdout is not None
-    for line in process.stdout:
-        if "Uchuu is ready" in line:
-            break
-    process.send_signal(signal.SIGINT)
-    process.stdout.read()
+def test_a_disk_without_room_is_said_before_anything_is_written(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(shutil, "disk_usage", lambda _: SimpleNamespace(free=20_000_000))
 
-    assert process.wait(30) == 0
-    assert not is_answering(port)
-    assert not (state / "running").exists()
-    assert not (state / "postgres" / "data" / "postmaster.pid").exists()
-    shutil.rmtree(state)
+    places.enough_room(tmp_path, 10)
+    with pytest.raises(StepFailed) as caught:
+        places.enough_room(tmp_path, 100)
+
+    assert "20 MB are free" in caught.value.why
+    assert "UCHUU_STATE" in caught.value.advice

@@ -47,6 +47,8 @@ class ProblemIn(Schema):
     """So many first lines need no law or error again: a long paper is explained part by part."""
     seed: int | None = None
     """For what is chosen at random: the same seed gives the same."""
+    traps: bool | None = None
+    """False: ``inspect`` does not name the errors that the problem invites; it is done sooner."""
     most: int | None = Field(default=None, ge=1, le=6)
     """Forks of a line that are asked for; a few where nothing is said."""
 

@@ -61,26 +61,31 @@ const clean = () => tags.value.map((tag) => tag.trim()).filter(Boolean)
       </template>
       <el-option :value="NOWHERE" :label="words.units.nowhere" />
     </el-select>
-    <el-select
+    <el-input-tag
       v-model="tags"
       class="tags"
-      multiple
-      filterable
-      allow-create
-      default-first-option
-      :multiple-limit="12"
+      :max="12"
+      :maxlength="40"
       :placeholder="words.units.tags"
       :aria-label="words.units.tags"
-      :no-data-text="words.units.noTag"
-    >
-      <el-option v-for="tag in known" :key="tag" :value="tag" :label="tag" />
-    </el-select>
+    />
     <template v-if="tags.length">
       <el-button :disabled="busy" @click="file({ add: clean() })">{{ words.units.tag }}</el-button>
       <el-button :disabled="busy" @click="file({ drop: clean() })">
         {{ words.units.untag }}
       </el-button>
     </template>
+    <span v-else-if="known.length" class="known">
+      <el-button
+        v-for="tag in known.slice(0, 6)"
+        :key="tag"
+        link
+        type="primary"
+        @click="tags = [tag]"
+      >
+        {{ tag }}
+      </el-button>
+    </span>
     <slot />
     <FailureNote :message="refusal" @again="again" />
   </section>
@@ -101,6 +106,10 @@ const clean = () => tags.value.map((tag) => tag.trim()).filter(Boolean)
 }
 .tags {
   width: 13rem;
+}
+.known {
+  display: flex;
+  gap: var(--space-2);
 }
 .filing .el-button + .el-button {
   margin-left: 0;

@@ -346,11 +346,10 @@ export const words = {
     chosen: (n: number) => (n === 1 ? '1 chosen' : `${n} chosen`),
     under: 'File under …',
     nowhere: 'no unit',
-    tags: 'Tags',
+    tags: 'Tags, each with Enter',
     tag: 'Tag them',
     untag: 'Take the tags off',
     anyTag: 'any tag',
-    noTag: 'Type a tag and press Enter.',
   },
   waiting: {
     loading: 'Loading …',

@@ -151,5 +151,5 @@ class Inspected(TypedDict):
     ambiguities: list[Ambiguity]
     excluded: list[str]
     methods: list[MethodOffered]
-    traps: list[str]
+    traps: NotRequired[list[str]]
     finished_means: list[str]

@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from uchuu_core.checking.entries import Entry
@@ -47,6 +47,13 @@ class Context:
         return replace(wider, original=wider.solutions(self.given))
 
     @property
+    def case(self) -> "Case":
+        """The context as what a judgement of a line depends on."""
+        problem = self.problem
+        key = (problem.task, self.given, self.unknown, self.ring.names, self.numbers)
+        return Case((*key, self.original is None, self.is_sound), self)
+
+    @property
     def posed(self) -> Posed:
         """The problem as methods see it."""
         return Posed(self.given, self.unknown, self.numbers, self.problem.house.methods)
@@ -76,6 +83,14 @@ class Context:
     def domain(self, line: Line) -> Domain:
         """Return the conditions under which *line* has a value, as written."""
         return domain_of(line, self.ring, self.numbers)
+
+
+@dataclass(frozen=True, slots=True)
+class Case:
+    """A context, equal to another one in which the same lines are judged alike."""
+
+    key: tuple[Any, ...]
+    context: Context = field(compare=False, repr=False)
 
 
 def numbers_of(problem: Problem) -> Numbers:

@@ -1,6 +1,6 @@
 """What the kernel's verdict on one line consists of."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from uchuu_core.contract import Proof, Verdict
 from uchuu_core.kernel.algebraic import Algebraic
@@ -46,6 +46,12 @@ class Judgement:
     says: Says | None = None
     rejects: list[Algebraic] = field(default_factory=list)
     candidate: Algebraic | None = None
+
+    def copy(self) -> "Judgement":
+        """Return one that may be changed without changing this one."""
+        lists = (self.conditions, self.adds, self.drops, self.rejects)
+        conditions, adds, drops, rejects = (list(one) for one in lists)
+        return replace(self, conditions=conditions, adds=adds, drops=drops, rejects=rejects)  # type: ignore[arg-type]
 
 
 def is_statement(line: Line) -> bool:

@@ -1,6 +1,8 @@
 """The verdict of one line against the line before it. Decided by the kernel alone."""
 
-from uchuu_core.checking.context import Context
+from functools import lru_cache
+
+from uchuu_core.checking.context import Case, Context
 from uchuu_core.checking.domain_lines import is_domain_line, judged_domain
 from uchuu_core.checking.equations import judged_statement
 from uchuu_core.checking.feature_lines import judged_feature
@@ -37,7 +39,19 @@ _NO_STUDY = "a feature stands only where a function is studied"
 
 
 def judged(before: Line, line: Line, context: Context) -> Judgement:
-    """Return the verdict of *line*, written under *before*."""
+    """Return the verdict of *line*, written under *before*.
+
+    The lines of a paper are judged at every key that is typed under them: verdicts are remembered.
+    """
+    return _remembered(before, line, context.case).copy()
+
+
+@lru_cache(maxsize=2048)
+def _remembered(before: Line, line: Line, case: Case) -> Judgement:
+    return _judged(before, line, case.context)
+
+
+def _judged(before: Line, line: Line, context: Context) -> Judgement:
     try:
         if isinstance(line, Feature):
             if context.problem.task == "study":

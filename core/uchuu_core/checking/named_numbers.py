@@ -5,11 +5,12 @@ the equation with 0 on one side, the discriminant is theirs. All three may have 
 or two of them, or the discriminant, with another factor than -1 or the content are left undecided.
 """
 
+from functools import lru_cache
 from typing import Any
 
 from flint import fmpq
 
-from uchuu_core.checking.context import Context
+from uchuu_core.checking.context import Case, Context
 from uchuu_core.checking.judgement import Judgement
 from uchuu_core.kernel.algebraic import primitive
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
@@ -30,6 +31,13 @@ def named_numbers(before: Line, line: Line, context: Context) -> Judgement | Non
 
     None when *line* is no such line, or the line before is no quadratic equation.
     """
+    found = _remembered(before, line, context.case)
+    return found and found.copy()
+
+
+@lru_cache(maxsize=2048)
+def _remembered(before: Line, line: Line, case: Case) -> Judgement | None:
+    context = case.context
     known = letters(context.given) | {context.unknown}
     wanted = _quadratic(before, context)
     if wanted is not None:

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from contextlib import suppress
+from functools import lru_cache
 from itertools import islice
 from typing import Any
 
@@ -56,6 +57,16 @@ def candidate_check(given: Line, unknown: str, value: Algebraic) -> CandidateChe
     Whether it holds is exact; a value that is not rational is shown rounded, unless the other side
     says what it is.
     """
+    found = _candidate_check(given, unknown, value)
+    return {
+        **found,
+        "left_lines": [{**line} for line in found["left_lines"]],
+        "right_lines": [{**line} for line in found["right_lines"]],
+    }
+
+
+@lru_cache(maxsize=512)
+def _candidate_check(given: Line, unknown: str, value: Algebraic) -> CandidateCheck:
     assert isinstance(given, Relation)
     rational = value.rational
     place: dict[str, fmpq | Algebraic] = {unknown: value if rational is None else rational}

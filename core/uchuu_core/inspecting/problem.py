@@ -49,7 +49,7 @@ def inspect(problem: Problem) -> Inspected:
             {"method": m.key, "why": m.why, "lines": _length(m, context)}
             for m in applicable(context.posed, problem.task)
         ],
-        "traps": _traps(context),
+        **({"traps": _traps(context)} if problem.traps else {}),  # type: ignore[typeddict-item]
         "finished_means": _FINISHED[problem.task],
     }
 

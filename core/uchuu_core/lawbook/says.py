@@ -8,7 +8,7 @@ from collections.abc import Iterable, Iterator
 from contextlib import suppress
 from dataclasses import dataclass, field
 from fractions import Fraction
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import TYPE_CHECKING, Union
 
 from uchuu_core.answers.sentences import Mathematics, Piece, Saying
@@ -160,7 +160,13 @@ class Says:
 
     def record(self) -> Saying:
         """Return the sentence twice, as text and in parts, for an answer record."""
-        return {"says": self.text, "parts": self.parts}
+        text, parts = _recorded(self)
+        return {"says": text, "parts": list(parts)}
+
+
+@lru_cache(maxsize=1024)
+def _recorded(said: Says) -> tuple[str, tuple[Piece, ...]]:
+    return said.text, tuple(said.parts)
 
 
 def in_order(said: Iterable[Says]) -> Says:

@@ -1,5 +1,7 @@
 """A line cut at its relation sign, so that a drawing can stand the signs under each other."""
 
+from functools import lru_cache
+
 from uchuu_core.answers.sentences import Shown, Sides
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.spoken import spoken
@@ -32,4 +34,10 @@ def sides(line: Line) -> Sides:
 
 def shown(line: Line) -> Shown:
     """Return what a screen needs of a line: its LaTeX, its sides, and how it is said."""
+    found = _shown(line)
+    return {**found, "sides": {**found["sides"]}}
+
+
+@lru_cache(maxsize=2048)
+def _shown(line: Line) -> Shown:
     return {"latex": latex(line), "sides": sides(line), "spoken": spoken(line)}

@@ -19,9 +19,9 @@ RelationSign = Literal["=", "!=", "<", ">", "<=", ">="]
 
 
 class _Node:
-    """What a part of a tree remembers of itself once somebody asked: its hash, its comparable form."""
+    """What a part of a tree remembers of itself once somebody asked: hash, comparable form, letters."""
 
-    __slots__ = ("_hash", "_shape")
+    __slots__ = ("_hash", "_letters", "_shape")
 
 
 _Kind = TypeVar("_Kind", bound=type)

@@ -148,16 +148,13 @@ def rebuild(node: Line, change: Callable[[Any], Any]) -> Any:
 
 
 def letters(node: Line) -> frozenset[str]:
-    """Return the names of all letters in *node*."""
-    found: set[str] = set()
-    rest: list[Any] = [node]
-    while rest:
-        part = rest.pop()
-        if type(part) is Symbol:
-            found.add(part.name)
-        else:
-            rest.extend(children(part))
-    return frozenset(found)
+    """Return the names of all letters in *node*; a tree remembers them."""
+    try:
+        return node._letters  # type: ignore[union-attr, no-any-return]
+    except AttributeError:
+        names = frozenset(part.name for part in parts(node) if type(part) is Symbol)
+        object.__setattr__(node, "_letters", names)
+        return names
 
 
 def parts(node: Line) -> Iterator[Any]:

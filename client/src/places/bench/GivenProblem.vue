@@ -25,9 +25,7 @@ const emit = defineEmits<{
     <div class="row">
       <span class="spoken">{{ inspected.reads.spoken }}.</span>
       <el-tooltip content="Alt+G" :show-after="400">
-        <button class="quiet-button" type="button" @click="emit('edit')">
-          {{ words.bench.edit }}
-        </button>
+        <el-button link type="primary" @click="emit('edit')">{{ words.bench.edit }}</el-button>
       </el-tooltip>
       <slot />
     </div>

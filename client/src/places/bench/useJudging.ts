@@ -80,7 +80,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     const mark = markOfGiven(body)
     if (mark === sentGiven.value) return
     inspected.value = await result(
-      api.POST('/api/algebra/inspect', { body: { ...body, lines: [] }, signal }),
+      api.POST('/api/algebra/inspect', { body: { ...body, lines: [], traps: false }, signal }),
     )
     sentGiven.value = mark
   }

@@ -10,6 +10,7 @@ from django.core.management.base import BaseCommand, CommandParser
 from errors.models import OwnError
 from examples.actions.import_examples import import_examples
 from examples.models import Example
+from filing.models import Unit
 from house.models import HouseRules
 from proofs.actions.proof_key import begin_proof
 from proofs.models import Proof
@@ -47,6 +48,7 @@ class Command(BaseCommand):
                 OwnError.objects.filter(teacher=teacher).delete()
                 HouseRules.objects.filter(teacher=teacher).delete()
                 Example.objects.filter(teacher=teacher).delete()
+                Unit.objects.filter(teacher=teacher).delete()
             if not Example.objects.filter(teacher=teacher).exists():
                 document = json.loads((folder / f"{name}.json").read_text("utf-8"))
                 stored = import_examples(teacher=teacher, document=document)

@@ -5,9 +5,13 @@ from typing import Any
 
 from algebra.models import Known
 from asking.asker import Asker
+from django.apps import apps
+from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.management import call_command
-from django.core.management.base import BaseCommand, CommandParser
+from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db import connection
+from django.db.migrations.loader import MigrationLoader
 from django.utils import timezone
 from examples.actions.write_facts import to_learn
 from examples.learning import learn_soon
@@ -30,6 +34,7 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Do all three, and name the demo's sign-in where there is one."""
+        self._refuse_newer()
         call_command("migrate", interactive=False, verbosity=0)
         call_command("clearsessions", verbosity=0)
         forget_ended()
@@ -43,3 +48,15 @@ class Command(BaseCommand):
             self.stdout.write("Nobody can sign in yet.")
         elif has_demo():
             self.stdout.write("The demo teachers can sign in.")
+
+    def _refuse_newer(self) -> None:
+        """Refuse data that a newer version of the application has changed."""
+        here = MigrationLoader(connection)
+        ours = {
+            app.label for app in apps.get_app_configs() if app.path.startswith(str(settings.ROOT))
+        }
+        unknown = [key for key in here.applied_migrations if key not in here.disk_migrations]
+        if any(app in ours for app, _ in unknown):
+            raise CommandError(
+                "The data were changed by a newer version of Uchuu. Start that version; nothing was changed."
+            )
