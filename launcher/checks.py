@@ -11,7 +11,7 @@ from launcher.postgres import Cluster
 from launcher.steps import fail, run, say
 
 TEST_CLUSTER = Cluster("test-postgres", durable=False)
-PARTS = {"test": "lint types core web client browser", "bench": "core start browser"}
+PARTS = {"test": "lint types core web client browser", "bench": "core start browser scale load"}
 BESIDES = {"test": "long", "bench": ""}
 """Parts that run only when they are named."""
 _BIN = VENV / "bin"
@@ -47,7 +47,7 @@ def _pytest(name: str, folder: str, *more: str) -> None:
 
 
 def _long() -> None:
-    """Run the random suites at full length: some minutes."""
+    """Run the random suites at full length, and kill the running application sixty times: half an hour."""
     os.environ.update({"UCHUU_PAIRS": "12000", "UCHUU_FUZZ": "100000", "UCHUU_WORKED": "400"})
     os.environ.update({"UCHUU_PLANTED": "4", "UCHUU_FORKED": "12", "UCHUU_TWINS": "25"})
     _pytest(
@@ -58,6 +58,9 @@ def _long() -> None:
         "-n",
         "2",
     )
+    os.environ.update({"UCHUU_CALLS": "60", "UCHUU_KILLS": "60"})
+    _pytest("calls made up from the schema", "web/api/tests/test_made_up_calls.py", "-q")
+    _pytest("sixty kills", "launcher/tests/test_coming_back.py", "-q")
 
 
 def _client() -> None:
@@ -127,14 +130,16 @@ def bench(options: argparse.Namespace) -> int:
         run("core", [PYTHON, ROOT / "bench" / "core.py"], env=env, advice="See above.", shown=True)
     if "start" in parts:
         run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
-    if "browser" in parts:
+    served = [part for part in ("browser", "scale", "load") if part in parts]
+    if served:
         os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
         install.front_end()
         TEST_CLUSTER.start()
         try:
-            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}"}
-            command = [PYTHON, ROOT / "bench" / "browser.py"]
-            run("browser", command, env=env, advice="See above.", shown=True)
+            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{ROOT / 'bench'}:{WEB}"}
+            for part in served:
+                command = [PYTHON, ROOT / "bench" / f"{part}.py"]
+                run(part, command, env=env, advice="See above.", shown=True)
         finally:
             TEST_CLUSTER.stop()
     return 0

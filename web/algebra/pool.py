@@ -18,7 +18,7 @@ from pebble import ProcessExpired, ProcessPool
 from uchuu_core.failures import Failure
 
 from algebra import worker
-from algebra.turns import Turns
+from algebra.turns import HasLeft, Turns, stays
 
 T = TypeVar("T")
 _lock = threading.Lock()
@@ -77,13 +77,19 @@ def run(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[
     return found
 
 
-def run_text(operation: str, record: dict[str, Any], whose: Hashable = None) -> str:
+def run_text(
+    operation: str,
+    record: dict[str, Any],
+    whose: Hashable = None,
+    has_left: HasLeft = stays,
+) -> str:
     """Return the core's answer to one request record as JSON, asked for the teacher *whose* it is.
 
     Raises:
         Failure: what the core refuses, ``TookTooLong`` or ``Busy``.
+        Gone: whoever asked had left (*has_left*) before a worker was free.
     """
-    with _turns.turn(whose, operation):
+    with _turns.turn(whose, operation, has_left):
         is_answer, text = _done(worker.answer, operation, record)
     if not is_answer:
         raise Relayed(**json.loads(text)["failure"])

@@ -6,11 +6,14 @@ turns, one call each. Long operations leave one worker to the quick ones.
 
 import threading
 from collections import Counter, OrderedDict, deque
-from collections.abc import Hashable, Iterator
+from collections.abc import Callable, Hashable, Iterator
 from contextlib import contextmanager
 
 from uchuu_core.failures import Failure
 
+HasLeft = Callable[[], bool]
+A_LOOK = 0.1
+"""Seconds between two looks whether somebody who waits is still there."""
 QUICK = frozenset({"read", "check"})
 """Operations that somebody who types waits for."""
 MOST_AT_ONCE = 8
@@ -19,10 +22,19 @@ MOST_QUICK = 3 * MOST_AT_ONCE
 """Quick ones: whoever types fast gives calls up that are still worked here."""
 
 
+def stays() -> bool:
+    """Say of whoever asked that they still wait."""
+    return False
+
+
 class Busy(Failure):
     """Too many calls of one teacher are waiting already."""
 
     code = "busy"
+
+
+class Gone(Exception):
+    """Whoever asked has left before it was their turn: nobody waits for the answer."""
 
 
 class _Waiting:
@@ -38,6 +50,14 @@ class _Waiting:
         ticket = threading.Event()
         self._of.setdefault(who, deque()).append(ticket)
         return ticket
+
+    def take_back(self, who: Hashable, ticket: threading.Event) -> None:
+        """Take a ticket out that nobody waits for any more."""
+        tickets = self._of.get(who)
+        if tickets and ticket in tickets:
+            tickets.remove(ticket)
+            if not tickets:
+                del self._of[who]
 
     def next(self) -> threading.Event:
         who, tickets = next(iter(self._of.items()))
@@ -59,11 +79,12 @@ class Turns:
         self._long_is_next = False
 
     @contextmanager
-    def turn(self, who: Hashable, operation: str) -> Iterator[None]:
-        """Wait for a worker, and give it back afterwards.
+    def turn(self, who: Hashable, operation: str, has_left: HasLeft = stays) -> Iterator[None]:
+        """Wait for a worker, and give it back afterwards; *has_left* says whether anybody still waits.
 
         Raises:
             Busy: *who* has as many calls of this kind here already as one may have.
+            Gone: *who* left before their turn.
         """
         is_long = operation not in QUICK
         most = MOST_AT_ONCE if is_long else MOST_QUICK
@@ -71,16 +92,22 @@ class Turns:
             if who is not None and self._of[who, is_long] >= most:
                 raise Busy("Several of your calculations are still running. Try again in a moment.")
             self._of[who, is_long] += 1
-            ticket = (self._long if is_long else self._quick).add(who)
+            waiting = self._long if is_long else self._quick
+            ticket = waiting.add(who)
             self._grant()
         try:
-            ticket.wait()
+            while not ticket.wait(A_LOOK):
+                if has_left():
+                    raise Gone
             yield
         finally:
             with self._lock:
                 self._of[who, is_long] -= 1
-                self._free += 1
-                self._long_free += is_long
+                if ticket.is_set():
+                    self._free += 1
+                    self._long_free += is_long
+                else:
+                    waiting.take_back(who, ticket)
                 self._grant()
 
     def _grant(self) -> None:

@@ -4,8 +4,10 @@ from typing import Any
 
 from algebra import pool
 from algebra.schemas import CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
+from algebra.turns import Gone
 from api.auth import teacher_of
 from api.failures import FailureRecord
+from api.leaving import caller_has_left
 from django.http import HttpRequest, HttpResponse
 from errors.queries import for_core as own_errors
 from house.queries import for_core as house_rules
@@ -34,7 +36,10 @@ def _asked(operation: str, request: HttpRequest, problem: ProblemIn) -> HttpResp
 
 def _sent(operation: str, record: dict[str, Any], request: HttpRequest) -> HttpResponse:
     """Return the core's answer as it comes from the worker: its type is held where it is made."""
-    answer = pool.run_text(operation, record, request.user.pk)
+    try:
+        answer = pool.run_text(operation, record, request.user.pk, caller_has_left(request))
+    except Gone:
+        return HttpResponse(status=204)  # nobody reads it
     return HttpResponse(answer, content_type="application/json; charset=utf-8")
 
 

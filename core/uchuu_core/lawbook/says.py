@@ -161,7 +161,11 @@ class Says:
     def record(self) -> Saying:
         """Return the sentence twice, as text and in parts, for an answer record."""
         text, parts = _recorded(self)
-        return {"says": text, "parts": list(parts)}
+        return {"says": text, "parts": [_copied(piece) for piece in parts]}
+
+
+def _copied(piece: Piece) -> Piece:
+    return {"math": {**piece["math"]}} if "math" in piece else {**piece}
 
 
 @lru_cache(maxsize=1024)

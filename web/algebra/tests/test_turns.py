@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from algebra.turns import MOST_AT_ONCE, QUICK, Busy, Turns
+from algebra.turns import MOST_AT_ONCE, QUICK, Busy, Gone, Turns
 
 PATIENCE = 20.0
 
@@ -152,3 +152,75 @@ def test_every_call_is_served_once_and_never_too_many_at_a_time(
     assert sorted(served) == sorted(calls[:MOST_AT_ONCE])
     assert most["all"] <= workers
     assert most["long"] <= max(1, workers - 1)
+
+
+def test_who_leaves_before_their_turn_is_not_worked_for_and_keeps_nobody_waiting() -> None:
+    turns = Turns(1)
+    left, served = threading.Event(), threading.Event()
+    ended: list[str] = []
+
+    def impatient() -> None:
+        try:
+            with turns.turn("ada", "check", left.is_set):
+                ended.append("worked")
+        except Gone:
+            ended.append("gone")
+
+    def patient() -> None:
+        with turns.turn("ben", "check"):
+            served.set()
+
+    with turns.turn("cleo", "check"):
+        threads = [threading.Thread(target=impatient), threading.Thread(target=patient)]
+        threads[0].start()
+        _until(lambda: turns._of["ada", False] == 1)
+        threads[1].start()
+        left.set()
+        threads[0].join(PATIENCE)
+        assert ended == ["gone"]
+        assert not served.is_set()
+    threads[1].join(PATIENCE)
+    assert served.is_set()
+    assert sum(turns._of.values()) == 0
+    assert turns._free == 1
+
+
+@settings(max_examples=25, deadline=None)
+@given(
+    calls=st.lists(
+        st.tuples(st.sampled_from("abc"), st.sampled_from(["check", "work"]), st.booleans()),
+        max_size=14,
+    ),
+    workers=st.integers(1, 3),
+)
+def test_whoever_comes_and_leaves_all_workers_are_free_in_the_end(
+    calls: list[tuple[str, str, bool]], workers: int
+) -> None:
+    turns = Turns(workers)
+    at_once, most = 0, 0
+    lock = threading.Lock()
+
+    def call(who: str, operation: str, leaves: bool) -> None:
+        nonlocal at_once, most
+        try:
+            with turns.turn(who, operation, lambda: leaves):
+                with lock:
+                    at_once += 1
+                    most = max(most, at_once)
+                time.sleep(0.001)
+                with lock:
+                    at_once -= 1
+        except (Gone, Busy):
+            pass
+
+    threads = [threading.Thread(target=call, args=one) for one in calls]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join(PATIENCE)
+
+    assert most <= workers
+    assert (turns._free, turns._long_free) == (workers, max(1, workers - 1))
+    assert sum(turns._of.values()) == 0
+    assert not turns._quick
+    assert not turns._long

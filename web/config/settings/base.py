@@ -159,7 +159,10 @@ LOGGING = {
         else {"class": "logging.StreamHandler", "formatter": "line"}
     },
     "root": {"handlers": ["log"], "level": "WARNING"},
-    "loggers": {"uchuu": {"level": "INFO" if LOG else "WARNING"}},
+    "loggers": {
+        "uchuu": {"level": "INFO" if LOG else "WARNING"},
+        "django.request": {"level": "ERROR"},  # what was refused has its line already
+    },
 }
 VERSION = "0.17"
 INSTALLATION = os.environ.get("UCHUU_INSTALLATION", "")
