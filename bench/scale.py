@@ -10,9 +10,9 @@ from typing import Any
 
 from app_server import ARGUMENTS, DATABASE, ready_server
 from bench_page import sign_in
-from browser import _call, _shown
 from playwright.sync_api import Page, expect, sync_playwright
 
+from bench.browser import _call, _shown
 from launcher.checks import TEST_CLUSTER
 
 EXAMPLES, SETS, ITEMS = 2000, 100, 40

@@ -241,6 +241,7 @@ def test_one_begins_ones_own_in_the_demonstration(page: Page) -> None:
     expect(page.get_by_role("alert")).to_contain_text("too short")
     page.get_by_label("Password").fill("a rope over the quay")
     page.get_by_role("button", name="Begin", exact=True).click()
+    expect(page.get_by_role("navigation", name="Places")).to_be_visible()
 
     page.goto("/examples")
     expect(page.get_by_text("No example yet")).to_be_visible()

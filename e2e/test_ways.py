@@ -76,7 +76,7 @@ def test_an_expression_hangs_on_the_spine_and_its_answer_is_held_against_the_giv
     bench.write(*lines)
 
     expect(page.get_by_label("The answer")).to_contain_text(says)
-    expect(page.locator(".spine")).to_have_class(re.compile("hanging"))
+    expect(page.locator(".u-spine")).to_have_class(re.compile("hanging"))
 
 
 def test_the_name_and_the_task_are_saved_and_undone(page: Page) -> None:
@@ -191,7 +191,7 @@ def test_two_ways_stand_side_by_side(page: Page) -> None:
     expect(dialog).to_contain_text("Fewer fractions:")
     choose(page, "Way on the right", "divide every term first")
     expect(dialog).to_contain_text("Divide every term by")
-    page.keyboard.press("Escape")
+    dialog.get_by_role("button", name="Close this dialog").press("Enter")
     expect(dialog).to_be_hidden()
 
 

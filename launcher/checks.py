@@ -136,7 +136,7 @@ def bench(options: argparse.Namespace) -> int:
         install.front_end()
         TEST_CLUSTER.start()
         try:
-            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{ROOT / 'bench'}:{WEB}"}
+            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}"}
             for part in served:
                 command = [PYTHON, ROOT / "bench" / f"{part}.py"]
                 run(part, command, env=env, advice="See above.", shown=True)

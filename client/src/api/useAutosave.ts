@@ -33,8 +33,8 @@ interface Writing<T, S extends Stored> {
   contentOf: (stored: S) => T
   /** Store it; `id` is null for something new. */
   send: (content: T, id: string | null, version: number) => Promise<S>
-  /** Called with the id of what was first stored. */
-  created?: (id: string) => void
+  /** Called with the id of what was first stored; waited for, so that “saved” has an address. */
+  created?: (id: string) => unknown
 }
 
 export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
@@ -88,7 +88,7 @@ export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
       if (opened === null) {
         forget(kind, 'new')
         id.value = made.id
-        writing.created?.(made.id)
+        await writing.created?.(made.id)
       }
       state.value = isSame(sent, content.value) ? 'saved' : 'waiting'
       keepHere()

@@ -109,7 +109,7 @@ export const sets = {
   nothingFound:
     'Nothing has these words. Problems are known by skill and error once their set was opened.',
   keepTitle: 'Everything in one file',
-  keepSays: 'House rules, own errors, examples, sets and proofed keys.',
+  keepSays: 'House rules, own errors, units, examples, sets and proofed keys.',
   keep: 'Keep it',
   restore: 'Bring it back',
   restored: (examples: number, sets: number) =>

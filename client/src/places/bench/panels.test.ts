@@ -124,7 +124,7 @@ test('a way to work it is chosen by a click', async () => {
   const panel = given()
 
   await panel.find('.method').trigger('click')
-  await panel.find('.quiet-button').trigger('click')
+  await panel.find('.row button').trigger('click')
 
   expect(panel.emitted('work')).toEqual([['clear-fractions']])
   expect(panel.emitted('edit')).toHaveLength(1)

@@ -22,7 +22,7 @@ function send(sent: Content, id: string | null, version: number): Promise<Schema
 }
 
 /** @param created called with the id of an example when it is first stored */
-export function useBench(created: (id: string) => void) {
+export function useBench(created: (id: string) => unknown) {
   const content = ref<Content>(blank())
   const draft = ref('')
   const chosen = ref<number | null>(null)

@@ -17,7 +17,7 @@ export type View = 'show' | 'key'
  */
 export function useBenchPlace(wanted: () => string | undefined, toEntry: () => void) {
   const router = useRouter()
-  const bench = useBench((id) => void router.replace({ name: 'bench', params: { id } }))
+  const bench = useBench((id) => router.replace({ name: 'bench', params: { id } }))
   const { content, draft, chosen, editing, saving, judging } = bench
   const posing = ref(false)
   const forking = ref(false)

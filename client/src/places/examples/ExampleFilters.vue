@@ -87,20 +87,20 @@ const STOPS = ['ok', 'unfinished', 'wrong', 'parallel', 'doubt', 'unreadable', '
   margin-bottom: var(--space-4);
 }
 .words {
-  flex: 1 1 16rem;
+  flex: 1 1 11rem;
   max-width: 20rem;
 }
 .stop {
-  width: 11rem;
+  width: 10rem;
 }
 .tag {
-  width: 9rem;
+  width: 7rem;
 }
 .between {
   font-size: var(--type-note);
   color: var(--quiet);
 }
 .few {
-  width: 4.6rem;
+  width: 3.8rem;
 }
 </style>

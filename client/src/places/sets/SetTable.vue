@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import UsedIn from '@/filing/UsedIn.vue'
 import { useUnits } from '@/filing/useUnits'
-import { dated } from '@/shared/logic/dated'
+import { dated, day } from '@/shared/logic/dated'
 import { words } from '@/texts/en'
 
 type Row = Schemas['SetRow']
@@ -54,12 +54,12 @@ const sorted = computed(() =>
       </template>
     </el-table-column>
     <el-table-column prop="item_count" :label="words.sets.items" width="100" align="right" />
-    <el-table-column prop="changed" :label="words.examples.changed" sortable="custom" width="150">
+    <el-table-column prop="changed" :label="words.examples.changed" sortable="custom" width="118">
       <template #default="{ row }">
-        <span class="u-quiet">{{ dated(row.changed) }}</span>
+        <span class="u-quiet" :title="dated(row.changed)">{{ day(row.changed) }}</span>
       </template>
     </el-table-column>
-    <el-table-column width="110" :label="words.examples.actions">
+    <el-table-column width="100" :label="words.examples.actions" align="right">
       <template #default="{ row }">
         <el-button v-if="aside" link type="primary" @click="$emit('bringBack', row)">
           {{ words.examples.bringBack }}
