@@ -2346,6 +2346,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Traps */
+            traps?: boolean | null;
             /** Most */
             most?: number | null;
         };
@@ -2598,7 +2600,7 @@ export interface components {
             /** Methods */
             methods: components["schemas"]["MethodOffered"][];
             /** Traps */
-            traps: string[];
+            traps?: string[];
             /** Finished Means */
             finished_means: string[];
         };
@@ -2748,6 +2750,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Traps */
+            traps?: boolean | null;
             /** Most */
             most?: number | null;
             /** Methods */
@@ -2865,6 +2869,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Traps */
+            traps?: boolean | null;
             /** Most */
             most?: number | null;
             /** Wrong */
@@ -2972,6 +2978,8 @@ export interface components {
             explained?: number | null;
             /** Seed */
             seed?: number | null;
+            /** Traps */
+            traps?: boolean | null;
             /** Most */
             most?: number | null;
             /** Error */

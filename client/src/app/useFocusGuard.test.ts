@@ -32,6 +32,7 @@ test('a place with nothing to focus gets it itself; where nothing is left, the c
   at('last').remove()
   expect(inheritor(around)?.id).toBe('deep')
   expect(inheritor([document.createElement('p')])?.id).toBe('main')
+  expect(inheritor([document.body.firstElementChild!.parentElement!])?.id).toBe('main')
 })
 
 test('when what has the focus goes, the focus does not fall to the page', async () => {

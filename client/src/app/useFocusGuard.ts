@@ -13,10 +13,14 @@ function ancestors(element: Element): Element[] {
   return found
 }
 
-/** The first thing that can be focused in the nearest of `around` that is still there, or that itself. */
+/**
+ * The first thing that can be focused in the nearest of `around` that is still there, or that itself; the
+ * place's content where another place is shown.
+ */
 export function inheritor(around: readonly Element[]): HTMLElement | null {
   const nearest = around.find((element) => element.isConnected) as HTMLElement | undefined
-  if (!nearest) return document.getElementById('main')
+  const main = document.getElementById('main')
+  if (!nearest || (main && nearest !== main && nearest.contains(main))) return main
   return nearest.querySelector<HTMLElement>(FOCUSABLE) ?? nearest
 }
 
