@@ -1,0 +1,77 @@
+/** Words of lists: examples, units, pages; of what is waited for, and of saving. */
+
+export const examples = {
+  title: 'Examples',
+  none: 'No example yet',
+  noneSays: 'Start one on the bench: type a problem, then its lines.',
+  start: 'Start an example',
+  name: 'Name',
+  problem: 'Problem',
+  task: 'Task',
+  lines: 'Lines',
+  changed: 'Changed',
+  putAside: 'Put aside',
+  wasPutAside: (n: number) => (n === 1 ? 'Put aside.' : `${n} examples are put aside.`),
+  last: 'End',
+  from: 'from',
+  to: 'to',
+  actions: 'Do',
+  used: 'Tags and sets',
+  difficulty: 'Difficulty',
+  working: 'working …',
+  lineCount: (n: number) => (n === 1 ? '1 line' : `${n} lines`),
+  stop: 'How it ends',
+  anyStop: 'however it ends',
+  noLine: 'no line yet',
+  areAside: 'put aside',
+  nothingFound: 'Nothing fits. Take a word or a bound away.',
+  filterHint: 'a word, a problem, a skill, an error',
+  bringBack: 'Bring it back',
+  bringIn: 'Import a file',
+  giveOut: 'Export all',
+  imported: (n: number) => (n === 1 ? '1 example came in.' : `${n} examples came in.`),
+  badFile: 'This file is not JSON. Nothing was imported.',
+  filter: 'Find an example',
+}
+
+export const units = {
+  title: 'Units',
+  all: 'Everything',
+  newUnit: 'New unit',
+  newPart: 'New part of it',
+  make: 'Add',
+  rename: 'Rename',
+  newName: 'Its name',
+  nameMissing: 'A unit needs a name.',
+  remove: 'Delete',
+  removeSays: (title: string) =>
+    `“${title}” and its parts are deleted. What is filed there stays, under no unit.`,
+  leave: 'Leave it',
+  up: 'Move up',
+  chosen: (n: number) => (n === 1 ? '1 chosen' : `${n} chosen`),
+  under: 'File under …',
+  nowhere: 'no unit',
+  tags: 'Tags, each with Enter',
+  tag: 'Tag them',
+  untag: 'Take the tags off',
+  anyTag: 'any tag',
+}
+
+export const waiting = {
+  loading: 'Loading …',
+  again: 'Try again',
+  more: 'More',
+}
+
+export const save = {
+  saved: 'saved',
+  saving: 'saving …',
+  waiting: 'not saved yet',
+  offline: 'not saved: kept here, tried again',
+  refused: 'not saved',
+  conflict: 'changed elsewhere',
+  conflictTitle: 'This was changed in another window',
+  conflictSays: 'Nothing is overwritten until you choose.',
+  mine: 'Keep what I have here',
+  theirs: 'Take the other version',
+}
