@@ -58,8 +58,7 @@ def file(request: HttpRequest, body: FilingIn) -> dict[str, int]:
     teacher = teacher_of(request)
     found = Example.objects.filter(teacher=teacher, pk__in=body.ids)
     count = file_under(found, teacher=teacher, unit=body.wish(), add=body.add, drop=body.drop)
-    for example in found:
-        write_words(example)
+    write_words(list(found))
     return {"count": count}
 
 

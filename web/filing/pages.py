@@ -12,7 +12,6 @@ from ninja.pagination import CursorPagination
 from pydantic import ValidationError
 
 PAGE = 50
-MOST_A_PAGE = 200
 
 
 def page_of(
@@ -25,7 +24,7 @@ def page_of(
     Raises:
         Refused: 422 when the cursor is none of ours.
     """
-    pages = CursorPagination(ordering=order, page_size=PAGE, max_page_size=MOST_A_PAGE)
+    pages = CursorPagination(ordering=order, page_size=PAGE)
     wish = CursorPagination.Input(cursor=cursor or None)
     try:
         made = pages.paginate_queryset(found, pagination=wish, request=request)

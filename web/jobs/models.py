@@ -22,6 +22,7 @@ class Job(models.Model):
     )
     kind = models.CharField(max_length=40)
     params = models.JSONField(default=dict)
+    """What it was begun with; empty when it is over: a file may be in it."""
     steps = models.JSONField(null=True, blank=True)
     """What each step is given; None until it is planned."""
     outcome = models.JSONField(null=True, blank=True)

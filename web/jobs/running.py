@@ -56,7 +56,9 @@ def _ahead(job: Job) -> int:
 
 def cancel(job: Job) -> Job:
     """Stop the job before its next step; what was done so far is thrown away with it."""
-    Job.objects.filter(pk=job.pk, state__in=OPEN).update(state=CANCELLED, changed=timezone.now())
+    Job.objects.filter(pk=job.pk, state__in=OPEN).update(
+        state=CANCELLED, params={}, changed=timezone.now()
+    )
     job.refresh_from_db()
     return job
 
@@ -115,8 +117,8 @@ def run(identity: str) -> None:
         with transaction.atomic():
             if mine.select_for_update().exists():
                 job.outcome, job.message = kind.finish(job)
-                job.state = PARTLY if job.message else DONE
-                job.save(update_fields=["outcome", "message", "state", "changed"])
+                job.state, job.params = PARTLY if job.message else DONE, {}
+                job.save(update_fields=["outcome", "message", "state", "params", "changed"])
     except (Failure, Refused) as reason:
         _failed(job, reason.message)
     except Exception:
@@ -126,4 +128,4 @@ def run(identity: str) -> None:
 
 def _failed(job: Job, message: str) -> None:
     mine = Job.objects.filter(pk=job.pk, state=RUNNING, runner=job.runner)
-    mine.update(state=FAILED, message=message, changed=timezone.now())
+    mine.update(state=FAILED, message=message, params={}, changed=timezone.now())

@@ -182,7 +182,7 @@ def locked_out(_request: HttpRequest, *_: object, **__: object) -> HttpResponse:
     return record(*_LOCKED)
 
 
-@router.delete("", response={204: None})
+@router.delete("", response={204: None, 401: FailureRecord})
 def sign_out(request: HttpRequest, response: HttpResponse) -> Status[None]:
     """Sign out."""
     SignedIn.objects.filter(session=request.session.session_key).delete()

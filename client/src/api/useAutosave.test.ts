@@ -242,3 +242,60 @@ test('leaving the place stores what was not stored yet', async () => {
   await settled(10)
   expect(send.mock.calls.map(([note]) => note.text)).toEqual(['two'])
 })
+
+/** A sending whose answer comes when the test says so. */
+function slow() {
+  const send = stores()
+  let answer: (stored: Stored) => void = () => undefined
+  let refuse: (reason: Refusal) => void = () => undefined
+  send.mockImplementationOnce(
+    () =>
+      new Promise((resolve, reject) => {
+        answer = resolve
+        refuse = reject
+      }),
+  )
+  return { send, answer: (one: Stored) => answer(one), refuse: (reason: Refusal) => refuse(reason) }
+}
+
+const OTHER: Stored = { id: 'n2', version: 9, text: 'another' }
+
+async function leftWhileStoring() {
+  const { send, ...ends } = slow()
+  const found = writing(send)
+  found.saving.opened(STORED)
+  found.content.value = { text: 'two' }
+  await settled(600)
+  found.saving.opened(OTHER)
+  await settled(10)
+  return { ...found, ...ends, send }
+}
+
+test('an answer about what was left says nothing of what is open now', async () => {
+  const { answer, saving, content } = await leftWhileStoring()
+  answer({ ...STORED, text: 'two', version: 5 })
+  await settled(1000)
+  expect([saving.id.value, saving.version.value, content.value.text]).toEqual(['n2', 9, 'another'])
+  expect(keptOf('note', 'n1')).toBeNull()
+})
+
+test.each([stale(), away])('a refusal of what was left neither (%s)', async (reason) => {
+  const { refuse, saving, send } = await leftWhileStoring()
+  refuse(reason)
+  await settled(10_000)
+  expect([saving.state.value, saving.theirs.value]).toEqual(['saved', null])
+  expect(send).toHaveBeenCalledTimes(1)
+  expect(keptOf<Note>('note', 'n1')?.content.text).toBe('two')
+})
+
+test('what was about to be stored is not stored in the place of another one', async () => {
+  const send = stores()
+  const { content, saving } = writing(send)
+  saving.opened(STORED)
+  content.value = { text: 'two' }
+  await settled(10)
+  saving.opened(OTHER)
+  await settled(2000)
+  expect(send).not.toHaveBeenCalled()
+  expect(keptOf<Note>('note', 'n1')?.content.text).toBe('two')
+})

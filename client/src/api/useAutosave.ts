@@ -50,6 +50,8 @@ export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
   /** False until something was opened: nothing is stored of a place that is still empty. */
   let isOpen = false
   let running: Promise<void> | null = null
+  /** Grows with everything that is opened: an answer that comes late is not about what is open now. */
+  let place = 0
 
   const isChanged = () =>
     isOpen && (stored ? !isSame(stored, content.value) : !isBlank(content.value))
@@ -78,10 +80,10 @@ export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
   async function send(): Promise<void> {
     state.value = 'saving'
     const sent = copyOf(content.value)
-    const opened = id.value
+    const [mine, opened] = [place, id.value]
     try {
       const made = await writing.send(sent, opened, version.value)
-      if (id.value !== opened) return // another one was opened meanwhile
+      if (place !== mine) return forgetSent(opened ?? 'new', sent)
       version.value = made.version
       stored = sent
       refusal.value = ''
@@ -93,8 +95,15 @@ export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
       state.value = isSame(sent, content.value) ? 'saved' : 'waiting'
       keepHere()
     } catch (reason) {
-      fail(reason)
+      if (place === mine) fail(reason)
+      else if (!(reason instanceof Refusal)) throw reason
     }
+  }
+
+  /** What was left while it was being stored is stored: nothing of it is kept, unless more was typed. */
+  function forgetSent(name: string, sent: T): void {
+    const kept = keptOf<T>(kind, name)
+    if (kept && !kept.draft && isSame(kept.content, sent)) forget(kind, name)
   }
 
   function fail(reason: unknown): void {
@@ -130,9 +139,12 @@ export function useAutosave<T, S extends Stored>(writing: Writing<T, S>) {
     if (isChanged()) void save()
   })
 
-  /** Show what the server has (null: something new), or what this browser kept of it. */
+  /** Show what the server has (null: something new), or what this browser kept of it. What was open is stored
+   * before (`save`), or stays kept here. */
   function opened(found: S | null): void {
     retry.stop()
+    soon.stop()
+    place += 1
     isOpen = true
     id.value = found?.id ?? null
     version.value = found?.version ?? 0

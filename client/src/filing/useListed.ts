@@ -37,7 +37,7 @@ export function useListed<T, W extends object>(
     rows,
     pending: computed(() => query.isPending.value),
     seeking: computed(() => query.isPlaceholderData.value),
-    failure: computed(() => saidOf(query.error.value)),
+    failure: computed(() => saidOf(query.error.value ?? query.failureReason.value)),
     again: () => query.refetch(),
     hasMore: computed(() => query.hasNextPage.value),
     more: () => query.fetchNextPage(),

@@ -19,6 +19,7 @@ export const examples = {
   used: 'Tags and sets',
   difficulty: 'Difficulty',
   working: 'working …',
+  late: 'not finished in time: tried again at the next start',
   lineCount: (n: number) => (n === 1 ? '1 line' : `${n} lines`),
   stop: 'How it ends',
   anyStop: 'however it ends',

@@ -82,7 +82,6 @@ export const sets = {
   run: 'A run that climbs',
   made: (n: number) =>
     n === 0 ? 'Nothing was added.' : n === 1 ? 'One was added.' : `${n} were added.`,
-  undoAdded: 'Take them out again',
   ways: { own: 'Of my examples', typed: 'Typed', ordered: 'Made to order' },
   typedSays:
     'One problem a line, or a numbered list; lines under a number go with it. “Factor.” on a line of its own holds for what follows.',
@@ -114,7 +113,6 @@ export const sets = {
   restore: 'Bring it back',
   restored: (examples: number, sets: number) =>
     `${examples} examples and ${sets} sets came back; what was here already stays as it is.`,
-  badge: (n: number) => `${n} problems`,
 }
 
 export const give = {
@@ -136,7 +134,6 @@ export const give = {
   density: 'Lines of the key',
   page: (n: number, of: number) => `Page ${n} of ${of}`,
   reading: 'The same as text',
-  making: 'The pages are being set …',
   keepAs: 'Keep as',
   formats: { pdf: 'PDF', tex: 'LaTeX', html: 'Web page', md: 'Markdown', txt: 'Text' },
   open: 'The set as data',

@@ -15,8 +15,8 @@ from hypothesis import HealthCheck, Phase, settings
 from api.testing import ApiClient
 
 CALLS = int(os.environ.get("UCHUU_CALLS", "3"))
-ALWAYS = {400, 401, 403, 404, 405, 413, 422, 429}
-"""How any call may be refused: at the door, before the endpoint is asked."""
+AT_THE_DOOR = {404, 405, 413, 422}
+"""How any call may be refused before an endpoint is asked: no such address, too large, not as the schema has it."""
 SCHEMA = schemathesis.openapi.from_dict(api.get_openapi_schema())
 
 
@@ -48,7 +48,7 @@ def test_whatever_is_called_is_answered_as_the_schema_says(case: Any, ada: ApiCl
 
     documented = {int(status) for status in case.operation.definition.raw["responses"]}
     told = f"{case.method} {address}: {reply.status_code} {reply.content[:200]!r}"
-    assert reply.status_code in documented | ALWAYS, told
+    assert reply.status_code in documented | AT_THE_DOOR, told
     assert not reply.get("Content-Type", "").startswith("text/html") or reply.status_code < 400, (
         told
     )

@@ -43,7 +43,7 @@ def create_examples(*, teacher: User, contents: list[ExampleIn]) -> list[Example
         for position, text in enumerate(content.lines)
     )
     ExampleFacts.objects.bulk_create(
-        worded(ExampleFacts(example=example, lines=len(content.lines)))
+        worded(ExampleFacts(example=example), lines=len(content.lines))
         for example, content in zip(made, contents, strict=True)
     )
     learn_soon(teacher.pk)
@@ -69,7 +69,7 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
     example.version += 1
     example.save()
     _write_lines(example, content.lines)
-    write_words(example)
+    write_words([example])
     learn_soon(example.teacher_id)
     return example
 

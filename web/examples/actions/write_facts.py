@@ -1,11 +1,13 @@
 """The table that lists and searches read: words at once, what the core knows a little later."""
 
+from collections.abc import Sequence
 from typing import Any
 
 from algebra.pool import TookTooLong
 from algebra.turns import Busy
 from asking.asker import Asker
 from django.contrib.auth.models import User
+from django.db import transaction
 from django.db.models import F, QuerySet
 from uchuu_core.failures import Failure
 
@@ -13,20 +15,28 @@ from examples.models import Example, ExampleFacts
 
 A_WHILE = 20
 """So many examples are learnt before others have their turn."""
-_LEARNT = ("kind", "method", "skills", "reveals", "difficulty", "stop", "known_for", "ground")
+LATE = "late"
+"""Stands for the stop and for the ground of what was not finished in time: it is tried again at the next start."""
 
 
-def write_words(example: Example) -> None:
-    """Write what a list and a search need of *example* at once; what the core told before stays until it tells anew."""
-    facts = ExampleFacts.objects.filter(example=example).first() or ExampleFacts(example=example)
-    facts.example = example
-    facts.lines = example.lines.count()
-    worded(facts).save()
+@transaction.atomic
+def write_words(examples: Sequence[Example]) -> None:
+    """Write what a list and a search need of *examples* at once; what the core told stays until it tells anew."""
+    found = _locked([example.pk for example in examples]).prefetch_related("example__lines")
+    changed = [worded(facts, lines=len(facts.example.lines.all())) for facts in found]
+    ExampleFacts.objects.bulk_update(changed, ["name", "lines", "words"])
 
 
-def worded(facts: ExampleFacts) -> ExampleFacts:
+def _locked(identities: Sequence[Any]) -> QuerySet[ExampleFacts]:
+    """Return the facts with their examples; whoever else would write them waits."""
+    found = ExampleFacts.objects.select_for_update(of=("self",)).select_related("example")
+    return found.filter(pk__in=identities).order_by("pk")
+
+
+def worded(facts: ExampleFacts, *, lines: int) -> ExampleFacts:
     """Return *facts* with the name and the words of its example, and of what the core told."""
     example = facts.example
+    facts.lines = lines
     facts.name = " ".join((example.title or example.given).split())[:200].lower()
     told = [facts.kind, facts.method, *facts.skills, *facts.reveals]
     texts = [example.title, example.given, example.given.replace(" ", ""), example.task]
@@ -41,34 +51,40 @@ def searched(text: str) -> str:
 
 def to_learn(teacher: User, ground: str) -> QuerySet[ExampleFacts]:
     """Return what the core was not asked about as it is now, newest first."""
-    found = ExampleFacts.objects.filter(example__teacher=teacher, example__deleted=None)
-    new = found.exclude(known_for=F("example__version"), ground=ground)
-    return (
-        new.select_related("example")
-        .prefetch_related("example__lines")
-        .order_by("-example__changed")
-    )
+    known = {"known_for": F("example__version"), "ground__in": [ground, LATE]}
+    new = ExampleFacts.objects.filter(example__teacher=teacher).exclude(**known)
+    return new.select_related("example").order_by("-example__changed")
+
+
+def try_late_again() -> None:
+    """Have what was not finished in time learnt once more."""
+    ExampleFacts.objects.filter(ground=LATE).update(ground="")
 
 
 def learn(teacher: User, most: int = A_WHILE) -> bool:
     """Ask the core about examples that it was not asked about; return whether some are left."""
     asker = Asker(teacher)
-    stale = list(to_learn(teacher, asker.ground)[: most + 1])
+    stale = list(to_learn(teacher, asker.ground).prefetch_related("example__lines")[: most + 1])
     for facts in stale[:most]:
         example = facts.example
-        _take(facts, _asked(asker, example), _stop(asker, example))
-        facts.known_for, facts.ground = example.version, asker.ground
-        worded(facts)
-        same = ExampleFacts.objects.filter(pk=facts.pk, example__version=example.version)
-        same.update(**{name: getattr(facts, name) for name in (*_LEARNT, "words")})
+        lines = [line.text for line in example.lines.all()]
+        told, stop = _asked(asker, example), _stop(asker, example, lines)
+        with transaction.atomic():
+            now = _locked([facts.pk]).filter(example__version=example.version).first()
+            if now is not None:  # else it was changed while it was learnt
+                _take(now, told or {}, stop)
+                is_late = told is None or stop == LATE
+                now.known_for, now.ground = example.version, LATE if is_late else asker.ground
+                worded(now, lines=len(lines)).save()
     return len(stale) > most
 
 
-def _asked(asker: Asker, example: Example) -> dict[str, Any]:
+def _asked(asker: Asker, example: Example) -> dict[str, Any] | None:
+    """Return what the core knows of the problem, None where that was not finished in time."""
     try:
         return asker.facts(example)
     except (TookTooLong, Busy):
-        return {}
+        return None
 
 
 def _take(facts: ExampleFacts, told: dict[str, Any], stop: str) -> None:
@@ -79,26 +95,32 @@ def _take(facts: ExampleFacts, told: dict[str, Any], stop: str) -> None:
     facts.stop = stop
 
 
-def _stop(asker: Asker, example: Example) -> str:
+def _stop(asker: Asker, example: Example, lines: list[str]) -> str:
     """Return what is known of the last line that stands on the spine."""
-    lines = [line.text for line in example.lines.all()]
     if not lines:
         return ""
     try:
         judged = asker.judged(example, lines)["lines"]
-    except TookTooLong:
-        return "unproved"
+    except (TookTooLong, Busy):
+        return LATE
     except Failure:
         return "unreadable"
     chain = [line for line in judged if line.get("role", "chain") == "chain"]
-    if not chain:
-        return ""
+    return _shade(chain) if chain else ""
+
+
+def _shade(chain: list[dict[str, Any]]) -> str:
+    """Return the verdict of the last line, a right one in its shade: as the screen draws its stop."""
     last = chain[-1]
     if last["verdict"] != "ok":
         return str(last["verdict"])
+    if last.get("back"):
+        return "back"
     if last.get("doubt"):
         return "doubt"
-    has_left = any(line["verdict"] in ("wrong", "loses") for line in chain)
-    if has_left and not last.get("back") and not last.get("feature"):
+    has_left = False
+    for line in chain[:-1]:
+        has_left = not line.get("back") and (has_left or line["verdict"] in ("wrong", "loses"))
+    if has_left and not last.get("feature"):
         return "parallel"
     return "condition" if last.get("if") else "ok"

@@ -15,7 +15,7 @@ from hypothesis import strategies as st
 from uchuu_core.failures import Failure
 
 from examples.actions import write_facts
-from examples.actions.write_facts import learn
+from examples.actions.write_facts import learn, try_late_again
 from examples.models import Example, ExampleFacts
 from examples.queries import ORDERS, Wanted, found_of
 
@@ -80,6 +80,8 @@ def test_search_finds_by_text_tag_topic_skill_error_and_difficulty(ada: ApiClien
         (["3x = 8", "x = 8/3"], "parallel"),
         (["3x = "], "unreadable"),
         (["3x = 12", "check: 3*4 - 2 = 10"], "unfinished"),
+        (["3x = 8", "x = 4"], "back"),
+        (["3x = 8", "3x = 12", "x = 4"], "ok"),
     ],
 )
 def test_a_row_shows_the_stop_of_its_last_line(ada: ApiClient, lines: list[str], stop: str) -> None:
@@ -121,7 +123,7 @@ def test_an_example_that_changes_while_it_is_learnt_is_learnt_again(
     _stored(ada, **LINEAR)
     real = write_facts._asked
 
-    def changed(asker: Any, example: Example) -> dict[str, Any]:
+    def changed(asker: Any, example: Example) -> dict[str, Any] | None:
         Example.objects.filter(pk=example.pk).update(version=2)
         return real(asker, example)
 
@@ -130,19 +132,48 @@ def test_an_example_that_changes_while_it_is_learnt_is_learnt_again(
     assert ada.listed("/examples")[0]["known"] is False
 
 
-def test_what_takes_too_long_is_not_asked_for_ever(
+def test_what_is_not_finished_in_time_says_so_and_is_tried_again_at_the_next_start(
     ada: ApiClient, monkeypatch: pytest.MonkeyPatch
 ) -> None:
-    _stored(ada, **LINEAR, lines=["x = 4"])
+    _stored(ada, **LINEAR, lines=["3x = 12", "x = 4"])
 
     def late(*_: Any) -> Any:
         raise TookTooLong("late")
 
-    monkeypatch.setattr("asking.asker.Asker.facts", late)
-    monkeypatch.setattr("asking.asker.Asker.judged", late)
-    assert _learn() is False
+    with monkeypatch.context() as slow:
+        slow.setattr("asking.asker.Asker.facts", late)
+        slow.setattr("asking.asker.Asker.judged", late)
+        assert _learn() is False
     row = ada.listed("/examples")[0]
-    assert (row["known"], row["stop"], row["difficulty"]) == (True, "unproved", None)
+    assert (row["known"], row["stop"], row["difficulty"]) == (True, "late", None)
+    _learn()
+    assert ada.listed("/examples")[0]["stop"] == "late", "not for ever"
+
+    try_late_again()
+    _learn()
+    assert ada.listed("/examples")[0]["stop"] == "ok"
+
+
+def test_what_is_put_aside_is_learnt_too(ada: ApiClient) -> None:
+    one = _stored(ada, **LINEAR, lines=["3x = 12", "x = 4"])
+    ada.call("DELETE", f"/examples/{one}")
+    _learn()
+    assert ada.listed("/examples?aside=true")[0]["stop"] == "ok"
+
+
+def test_tags_that_are_given_while_an_example_is_learnt_are_found(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    one = _stored(ada, **LINEAR)
+    real = write_facts._asked
+
+    def tagged(asker: Any, example: Example) -> dict[str, Any] | None:
+        ada.call("POST", "/examples/file", {"ids": [one], "add": ["week 3"]})
+        return real(asker, example)
+
+    monkeypatch.setattr(write_facts, "_asked", tagged)
+    _learn()
+    assert _names(ada, "words=week 3") == _names(ada, "words=linear") == ["Rope"]
 
 
 def test_a_problem_that_is_refused_has_an_unreadable_stop(

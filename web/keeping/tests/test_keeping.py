@@ -90,6 +90,7 @@ def test_a_file_that_is_not_right_changes_nothing(ada: ApiClient, change: dict[s
     job = _restore(ada, {**before, **change})
 
     assert job["state"] == "failed"
+    assert Job.objects.get(pk=job["id"]).params == {}, "the file is not kept"
     assert len(job["message"]) > 20, "it says why"
     assert _everything(ada) == before
 

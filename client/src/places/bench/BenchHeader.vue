@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Over the bench: the example's name, its task, whether it is saved, and what can be done. */
 import { ref, watch } from 'vue'
+import WorkHead from '@/shared/page/WorkHead.vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 import type { SaveState } from '@/api/useAutosave'
@@ -40,26 +41,23 @@ watch(
 </script>
 
 <template>
-  <header class="bench-head">
-    <h1 class="u-unseen">{{ title || words.bench.untitled }}</h1>
-    <el-input
-      v-model="name"
-      class="title"
-      :aria-label="words.bench.titleLabel"
-      :placeholder="words.bench.untitled"
-      maxlength="200"
-      @change="(text: string) => emit('title', text.trim())"
-      @keydown.enter="($event.target as HTMLInputElement).blur()"
-    />
-    <el-select
-      class="task"
-      :model-value="task"
-      :aria-label="words.bench.taskLabel"
-      @change="(now: Content['task']) => emit('task', now)"
-    >
-      <el-option v-for="one in TASKS" :key="one" :value="one" :label="words.tasks[one]" />
-    </el-select>
-    <span class="state" role="status" :data-state="state">{{ words.save[state] }}</span>
+  <WorkHead
+    v-model="name"
+    :label="words.bench.titleLabel"
+    :untitled="words.bench.untitled"
+    :state="state"
+    @named="(text) => emit('title', text)"
+  >
+    <template #beside>
+      <el-select
+        class="task"
+        :model-value="task"
+        :aria-label="words.bench.taskLabel"
+        @change="(now: Content['task']) => emit('task', now)"
+      >
+        <el-option v-for="one in TASKS" :key="one" :value="one" :label="words.tasks[one]" />
+      </el-select>
+    </template>
     <el-tooltip :content="`${words.bench.undo} · Ctrl+Z`" :show-after="400">
       <el-button :disabled="!canUndo" @click="emit('undo')">{{ words.bench.undo }}</el-button>
     </el-tooltip>
@@ -85,45 +83,13 @@ watch(
         {{ words.bench.workIt }}
       </el-button>
     </el-tooltip>
-  </header>
+  </WorkHead>
 </template>
 
 <style scoped>
-.bench-head {
-  display: flex;
-  align-items: center;
-  gap: var(--space-2);
-  padding: var(--space-2) var(--space-6);
-  border-bottom: 1px solid var(--rule);
-}
-.title {
-  flex: 0 1 15rem;
-  min-width: 5rem;
-  margin-left: calc(-1 * var(--space-2));
-  --el-input-border-color: transparent;
-  --el-input-bg-color: transparent;
-}
-.title :deep(input) {
-  font-weight: 700;
-  font-size: var(--type-lead);
-  color: var(--text);
-  text-overflow: ellipsis;
-}
 .task {
   flex: none;
   width: 7rem;
-}
-.state {
-  color: var(--quiet);
-  font-size: var(--type-note);
-  white-space: nowrap;
-  margin-right: auto;
-}
-.state[data-state='offline'],
-.state[data-state='refused'],
-.state[data-state='conflict'] {
-  color: var(--leave);
-  font-weight: 700;
 }
 .el-button + .el-button {
   margin-left: 0;

@@ -61,6 +61,7 @@ export function useBench(created: (id: string) => unknown) {
   /** Open an example; when another is opened before it has come, the later one stays. */
   async function open(id: string | null): Promise<void> {
     const mine = ++opening
+    await saving.save() // of the one before: nothing of it waits for this place any more
     history.value = emptyHistory()
     chosen.value = editing.value = null
     const example = id

@@ -2,7 +2,9 @@
 /** The examples as a table: the stop of the last line, name and problem, where it is used, how hard it is. */
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import AsideButton from '@/filing/AsideButton.vue'
 import UsedIn from '@/filing/UsedIn.vue'
+import type { PuttingAside } from '@/filing/usePuttingAside'
 import { useUnits } from '@/filing/useUnits'
 import { dated, day } from '@/shared/logic/dated'
 import { readable } from '@/shared/logic/readable'
@@ -16,10 +18,11 @@ type Row = Schemas['ExampleRow']
 const props = defineProps<{
   rows: Row[]
   /** Whether these are put aside. */
-  aside: boolean
+  areAside: boolean
+  aside: PuttingAside
 }>()
 const order = defineModel<Order>('order', { required: true })
-defineEmits<{ chosen: [rows: Row[]]; putAside: [row: Row]; bringBack: [row: Row] }>()
+defineEmits<{ chosen: [rows: Row[]] }>()
 
 const { units } = useUnits()
 const unitOf = (row: Row) => units.value.find((unit) => unit.id === row.unit)?.title
@@ -40,8 +43,9 @@ function sort({ prop, order: way }: { prop: string; order: string | null }): voi
   else order.value = 'changed'
 }
 
+/** Being worked out, and not finished in time, are no verdicts. */
 function mark(row: Row): Mark {
-  return row.known ? (row.stop as Mark) : 'waiting'
+  return row.known && row.stop !== 'late' ? (row.stop as Mark) : 'waiting'
 }
 const nameOf = (row: Row) => row.title || readable(row.given) || words.bench.untitled
 const isWorking = computed(() => props.rows.some((row) => !row.known))
@@ -56,10 +60,12 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
     @sort-change="sort"
     @selection-change="(now: Row[]) => $emit('chosen', now)"
   >
-    <el-table-column v-if="!aside" type="selection" reserve-selection width="36" />
+    <el-table-column v-if="!areAside" type="selection" reserve-selection width="36" />
     <el-table-column width="56" :label="words.examples.last">
       <template #default="{ row }">
-        <Stop v-if="row.line_count" class="small" sign="" :mark="mark(row)" />
+        <span v-if="row.line_count" :title="row.stop === 'late' ? words.examples.late : undefined">
+          <Stop class="small" sign="" :mark="mark(row)" />
+        </span>
         <span v-else class="u-quiet" :title="words.examples.noLine">–</span>
       </template>
     </el-table-column>
@@ -103,12 +109,7 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
     </el-table-column>
     <el-table-column width="92" :label="words.examples.actions" align="right">
       <template #default="{ row }">
-        <el-button v-if="aside" link type="primary" @click="$emit('bringBack', row)">
-          {{ words.examples.bringBack }}
-        </el-button>
-        <el-button v-else link type="primary" @click="$emit('putAside', row)">
-          {{ words.examples.putAside }}
-        </el-button>
+        <AsideButton :row="row" :is-aside="areAside" :aside="aside" />
       </template>
     </el-table-column>
   </el-table>

@@ -3,10 +3,12 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
+import AsideNote from '@/filing/AsideNote.vue'
 import FileUnder from '@/filing/FileUnder.vue'
 import MoreRows from '@/filing/MoreRows.vue'
-import UnitTree from '@/filing/UnitTree.vue'
+import FiledList from '@/filing/FiledList.vue'
 import { useListed } from '@/filing/useListed'
+import { usePuttingAside } from '@/filing/usePuttingAside'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
@@ -14,7 +16,6 @@ import ExampleFiles from './ExampleFiles.vue'
 import ExampleFilters from './ExampleFilters.vue'
 import ExampleTable from './ExampleTable.vue'
 import { isAll, nothingSought, queryOf } from './sought'
-import { usePuttingAside } from './usePuttingAside'
 
 type Row = Schemas['ExampleRow']
 
@@ -30,7 +31,7 @@ const list = useListed<Row, ReturnType<typeof queryOf>>(
 )
 const { rows, pending, seeking, failure, again, hasMore, more, fetchingMore } = list
 const chosen = ref<Row[]>([])
-const aside = usePuttingAside()
+const aside = usePuttingAside('examples')
 
 /** Another round of choosing: what was chosen before is forgotten. */
 const round = ref(0)
@@ -39,11 +40,7 @@ function forget(): void {
   chosen.value = []
   round.value += 1
 }
-watch(query, forget)
-
-async function putAside(rows: Row[]): Promise<void> {
-  if (await aside.put(rows)) forget()
-}
+watch([query, aside.last], forget)
 
 function start(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
@@ -56,64 +53,41 @@ function start(): void {
       <ExampleFiles />
       <el-button type="primary" @click="start">{{ words.examples.start }}</el-button>
     </PageHead>
-    <div class="columns">
-      <UnitTree v-model="sought.unit" />
-      <div>
-        <ExampleFilters v-model="sought" />
-        <p v-if="aside.last.value.length && !sought.aside" class="done" role="status">
-          {{ words.examples.wasPutAside(aside.last.value.length) }}
-          <el-button link type="primary" @click="aside.undo">{{
-            words.examples.bringBack
-          }}</el-button>
-        </p>
-        <FileUnder
-          v-if="chosen.length && !sought.aside"
-          kind="examples"
-          :ids="chosen.map((row) => row.id)"
-        >
-          <el-button @click="putAside(chosen)">{{ words.examples.putAside }}</el-button>
-        </FileUnder>
-        <WaitFor
-          :pending="pending"
-          :failure="failure || aside.refusal.value"
-          @again="failure ? again() : aside.again()"
-        >
-          <div v-if="!rows.length && !seeking" class="empty">
-            <template v-if="isAll(sought)">
-              <h2>{{ words.examples.none }}</h2>
-              <p>{{ words.examples.noneSays }}</p>
-            </template>
-            <p v-else role="status">{{ words.examples.nothingFound }}</p>
-          </div>
-          <ExampleTable
-            v-else
-            :key="round"
-            v-model:order="sought.order"
-            :rows="rows"
-            :aside="sought.aside"
-            :data-seeking="seeking || undefined"
-            @chosen="(now) => (chosen = now)"
-            @put-aside="(row) => putAside([row])"
-            @bring-back="(row) => aside.bring([row])"
-          />
-          <MoreRows :has-more="hasMore" :busy="fetchingMore" @more="more" />
-        </WaitFor>
-      </div>
-    </div>
+    <FiledList v-model:unit="sought.unit">
+      <ExampleFilters v-model="sought" />
+      <AsideNote :aside="aside" />
+      <FileUnder
+        v-if="chosen.length && !sought.aside"
+        kind="examples"
+        :ids="chosen.map((row) => row.id)"
+      >
+        <el-button @click="aside.put(chosen)">{{ words.examples.putAside }}</el-button>
+      </FileUnder>
+      <WaitFor :pending="pending" :failure="failure" @again="again">
+        <div v-if="!rows.length && !seeking" class="empty">
+          <template v-if="isAll(sought)">
+            <h2>{{ words.examples.none }}</h2>
+            <p>{{ words.examples.noneSays }}</p>
+          </template>
+          <p v-else role="status">{{ words.examples.nothingFound }}</p>
+        </div>
+        <ExampleTable
+          v-else
+          :key="round"
+          v-model:order="sought.order"
+          :rows="rows"
+          :aside="aside"
+          :are-aside="sought.aside"
+          :data-seeking="seeking || undefined"
+          @chosen="(now) => (chosen = now)"
+        />
+        <MoreRows :has-more="hasMore" :busy="fetchingMore" @more="more" />
+      </WaitFor>
+    </FiledList>
   </main>
 </template>
 
 <style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: 10.5rem minmax(0, 1fr);
-  gap: var(--space-5);
-}
-.done {
-  background: var(--lit);
-  padding: var(--space-2) var(--space-4);
-  border-radius: var(--round);
-}
 .empty {
   max-width: 30rem;
   margin: 4rem auto;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** Where a key is pasted or brought to be proofed, and those that were. */
-import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
-import { useAction } from '@/api/useAction'
+import AsideButton from '@/filing/AsideButton.vue'
+import AsideNote from '@/filing/AsideNote.vue'
 import MoreRows from '@/filing/MoreRows.vue'
 import { useListed } from '@/filing/useListed'
+import { usePuttingAside } from '@/filing/usePuttingAside'
 import { dated } from '@/shared/logic/dated'
-import FailureNote from '@/shared/page/FailureNote.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
@@ -15,24 +15,12 @@ import BeginProof from './BeginProof.vue'
 
 type Row = Schemas['ProofRow']
 
-const cache = useQueryClient()
-const { refusal, run, again } = useAction()
-const aside = ref<Row | null>(null)
+const aside = usePuttingAside('proofs')
 const list = useListed<Row, object>(
   'proofs',
   computed(() => ({})),
   (_, cursor) => result(api.GET('/api/proofs', { params: { query: { cursor } } })),
 )
-
-function putAside(row: Row, back: boolean): Promise<boolean> {
-  return run(async () => {
-    const at = { params: { path: { identity: row.id } } }
-    if (back) await result(api.POST('/api/proofs/{identity}/restore', at))
-    else await result(api.DELETE('/api/proofs/{identity}', at))
-    aside.value = back ? null : row
-    await cache.invalidateQueries({ queryKey: ['proofs'] })
-  })
-}
 </script>
 
 <template>
@@ -43,13 +31,7 @@ function putAside(row: Row, back: boolean): Promise<boolean> {
     <p>{{ words.proofs.lead }}</p>
     <BeginProof />
     <h2>{{ words.proofs.earlier }}</h2>
-    <p v-if="aside" role="status">
-      {{ words.examples.wasPutAside(1) }}
-      <el-button link type="primary" @click="putAside(aside, true)">
-        {{ words.examples.bringBack }}
-      </el-button>
-    </p>
-    <FailureNote :message="refusal" @again="again" />
+    <AsideNote :aside="aside" />
     <WaitFor :pending="list.pending.value" :failure="list.failure.value" @again="list.again">
       <p v-if="!list.rows.value.length" class="u-quiet">{{ words.proofs.none }}</p>
       <el-table v-else :data="list.rows.value" row-key="id">
@@ -73,9 +55,7 @@ function putAside(row: Row, back: boolean): Promise<boolean> {
         </el-table-column>
         <el-table-column :label="words.examples.actions" width="110">
           <template #default="{ row }">
-            <el-button link type="primary" @click="putAside(row, false)">
-              {{ words.examples.putAside }}
-            </el-button>
+            <AsideButton :row="row" :aside="aside" />
           </template>
         </el-table-column>
       </el-table>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Over a set: its name, whether it is saved, and what can be done with all of it. */
 import { computed } from 'vue'
+import WorkHead from '@/shared/page/WorkHead.vue'
 import { words } from '@/texts/en'
 import type { OpenSet } from './useSet'
 
@@ -23,20 +24,15 @@ const totals = computed(() =>
 </script>
 
 <template>
-  <header class="set-head">
-    <h1 class="u-unseen">{{ title || words.sets.untitled }}</h1>
-    <el-input
-      v-model="title"
-      class="title"
-      maxlength="200"
-      :disabled="!opened"
-      :aria-label="words.sets.titleLabel"
-      :placeholder="words.sets.untitled"
-    />
-    <span class="state" role="status" :data-state="saving.state.value">
-      <template v-if="form">{{ words.sets.form(form) }} · </template>
-      {{ words.save[saving.state.value] }} · {{ totals }}
-    </span>
+  <WorkHead
+    v-model="title"
+    :label="words.sets.titleLabel"
+    :untitled="words.sets.untitled"
+    :disabled="!opened"
+    :state="saving.state.value"
+  >
+    <template v-if="form" #before>{{ words.sets.form(form) }} · </template>
+    <template #after> · {{ totals }}</template>
     <el-button :disabled="items.length < 2" @click="set.climb">{{ words.sets.climb }}</el-button>
     <el-button
       :disabled="!items.length || busy"
@@ -52,39 +48,10 @@ const totals = computed(() =>
     <el-button type="primary" :disabled="!opened" @click="$emit('add')">
       {{ words.sets.add }}
     </el-button>
-  </header>
+  </WorkHead>
 </template>
 
 <style scoped>
-.set-head {
-  display: flex;
-  align-items: center;
-  gap: var(--space-2);
-  padding: var(--space-2) var(--space-6);
-  border-bottom: 1px solid var(--rule);
-}
-.title {
-  flex: 0 1 17rem;
-  min-width: 6rem;
-  margin-left: calc(-1 * var(--space-2));
-  --el-input-border-color: transparent;
-  --el-input-bg-color: transparent;
-}
-.title :deep(input) {
-  font-weight: 700;
-  font-size: var(--type-lead);
-  color: var(--text);
-}
-.state {
-  margin-right: auto;
-  color: var(--quiet);
-  font-size: var(--type-note);
-}
-.state[data-state='offline'],
-.state[data-state='refused'],
-.state[data-state='conflict'] {
-  color: var(--leave);
-}
 a {
   font-size: var(--type-note);
   padding: var(--space-1) var(--space-2);

@@ -2,7 +2,9 @@
 /** The sets as a table. */
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import AsideButton from '@/filing/AsideButton.vue'
 import UsedIn from '@/filing/UsedIn.vue'
+import type { PuttingAside } from '@/filing/usePuttingAside'
 import { useUnits } from '@/filing/useUnits'
 import { dated, day } from '@/shared/logic/dated'
 import { words } from '@/texts/en'
@@ -12,10 +14,11 @@ type Row = Schemas['SetRow']
 defineProps<{
   rows: Row[]
   /** Whether these are put aside. */
-  aside: boolean
+  areAside: boolean
+  aside: PuttingAside
 }>()
 const order = defineModel<'changed' | 'name'>('order', { required: true })
-defineEmits<{ chosen: [rows: Row[]]; putAside: [row: Row]; bringBack: [row: Row] }>()
+defineEmits<{ chosen: [rows: Row[]] }>()
 
 const { units } = useUnits()
 const unitOf = (row: Row) => units.value.find((unit) => unit.id === row.unit)?.title ?? ''
@@ -37,10 +40,10 @@ const sorted = computed(() =>
     "
     @selection-change="(now: Row[]) => $emit('chosen', now)"
   >
-    <el-table-column v-if="!aside" type="selection" reserve-selection width="36" />
+    <el-table-column v-if="!areAside" type="selection" reserve-selection width="36" />
     <el-table-column prop="name" :label="words.examples.name" sortable="custom" min-width="240">
       <template #default="{ row }">
-        <router-link v-if="!aside" :to="{ name: 'set', params: { id: row.id } }">
+        <router-link v-if="!areAside" :to="{ name: 'set', params: { id: row.id } }">
           {{ row.title || words.sets.untitled }}
         </router-link>
         <template v-else>{{ row.title || words.sets.untitled }}</template>
@@ -61,12 +64,7 @@ const sorted = computed(() =>
     </el-table-column>
     <el-table-column width="100" :label="words.examples.actions" align="right">
       <template #default="{ row }">
-        <el-button v-if="aside" link type="primary" @click="$emit('bringBack', row)">
-          {{ words.examples.bringBack }}
-        </el-button>
-        <el-button v-else link type="primary" @click="$emit('putAside', row)">
-          {{ words.examples.putAside }}
-        </el-button>
+        <AsideButton :row="row" :is-aside="areAside" :aside="aside" />
       </template>
     </el-table-column>
   </el-table>

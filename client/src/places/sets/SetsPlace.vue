@@ -1,15 +1,16 @@
 <script setup lang="ts">
 /** The sets of a year: found, filed under units, started, brought in, put aside and brought back. */
-import { useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
+import AsideNote from '@/filing/AsideNote.vue'
+import FiledList from '@/filing/FiledList.vue'
 import FileUnder from '@/filing/FileUnder.vue'
 import MoreRows from '@/filing/MoreRows.vue'
-import UnitTree from '@/filing/UnitTree.vue'
 import { useListed } from '@/filing/useListed'
+import { usePuttingAside } from '@/filing/usePuttingAside'
 import { useTags } from '@/filing/useUnits'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import PageHead from '@/shared/page/PageHead.vue'
@@ -22,49 +23,38 @@ import SetTable from './SetTable.vue'
 type Row = Schemas['SetRow']
 
 const router = useRouter()
-const cache = useQueryClient()
 const { busy, refusal, run, again } = useAction()
 const typed = ref('')
 const sought = refDebounced(typed, 200)
 const unit = ref('')
 const tag = ref('')
-const aside = ref(false)
+const areAside = ref(false)
+const aside = usePuttingAside('sets')
 const order = ref<'changed' | 'name'>('changed')
 const query = computed(() => ({
   order: order.value,
   ...(sought.value.trim() && { words: sought.value.trim() }),
   ...(unit.value && { unit: unit.value }),
   ...(tag.value && { tag: tag.value }),
-  ...(aside.value && { aside: true }),
+  ...(areAside.value && { aside: true }),
 }))
 const list = useListed<Row, { order: 'changed' | 'name' }>('sets', query, (wanted, cursor) =>
   result(api.GET('/api/sets', { params: { query: { ...wanted, cursor } } })),
 )
 const tags = useTags('sets')
 const chosen = ref<Row[]>([])
-watch(query, () => (chosen.value = []))
-
-const changed = () => cache.invalidateQueries({ queryKey: ['sets'] })
+/** Another round of choosing: what was chosen before is forgotten. */
+const round = ref(0)
+watch([query, aside.last], () => {
+  chosen.value = []
+  round.value += 1
+})
 
 function start(): Promise<boolean> {
   return run(async () => {
     const body = { title: '', instruction: '', house: {}, items: [] }
     const made = await result(api.POST('/api/sets', { body }))
     await router.push({ name: 'set', params: { id: made.id } })
-  })
-}
-
-function putAside({ id }: Row): Promise<boolean> {
-  return run(async () => {
-    await result(api.DELETE('/api/sets/{identity}', { params: { path: { identity: id } } }))
-    await changed()
-  })
-}
-
-function bringBack({ id }: Row): Promise<boolean> {
-  return run(async () => {
-    await result(api.POST('/api/sets/{identity}/restore', { params: { path: { identity: id } } }))
-    await changed()
   })
 }
 </script>
@@ -76,59 +66,57 @@ function bringBack({ id }: Row): Promise<boolean> {
       <BroughtIn />
       <el-button type="primary" :disabled="busy" @click="start">{{ words.sets.start }}</el-button>
     </PageHead>
-    <div class="columns">
-      <UnitTree v-model="unit" />
-      <div>
-        <form class="filters" role="search" @submit.prevent>
-          <el-input
-            v-model="typed"
-            class="words"
-            type="search"
-            clearable
-            maxlength="200"
-            :placeholder="words.sets.filterHint"
-            :aria-label="words.sets.filter"
-          />
-          <el-select
-            v-if="tags.length"
-            v-model="tag"
-            class="tag"
-            :empty-values="[null, undefined]"
-            :aria-label="words.units.tag"
-          >
-            <el-option value="" :label="words.units.anyTag" />
-            <el-option v-for="one in tags" :key="one" :value="one" :label="one" />
-          </el-select>
-          <el-checkbox v-model="aside">{{ words.examples.areAside }}</el-checkbox>
-        </form>
-        <FailureNote :message="refusal" @again="again" />
-        <FileUnder v-if="chosen.length && !aside" kind="sets" :ids="chosen.map((row) => row.id)" />
-        <WaitFor :pending="list.pending.value" :failure="list.failure.value" @again="list.again">
-          <section v-if="!list.rows.value.length" class="empty">
-            <template v-if="Object.keys(query).length === 1">
-              <h2>{{ words.sets.none }}</h2>
-              <p>{{ words.sets.noneSays }}</p>
-            </template>
-            <p v-else role="status">{{ words.sets.nothingFound }}</p>
-          </section>
-          <SetTable
-            v-else
-            v-model:order="order"
-            :rows="list.rows.value"
-            :aside="aside"
-            @chosen="(now) => (chosen = now)"
-            @put-aside="putAside"
-            @bring-back="bringBack"
-          />
-          <MoreRows
-            :has-more="list.hasMore.value"
-            :busy="list.fetchingMore.value"
-            @more="list.more"
-          />
-        </WaitFor>
-        <KeepEverything />
-      </div>
-    </div>
+    <FiledList v-model:unit="unit">
+      <form class="filters" role="search" @submit.prevent>
+        <el-input
+          v-model="typed"
+          class="words"
+          type="search"
+          clearable
+          maxlength="200"
+          :placeholder="words.sets.filterHint"
+          :aria-label="words.sets.filter"
+        />
+        <el-select
+          v-if="tags.length"
+          v-model="tag"
+          class="tag"
+          :empty-values="[null, undefined]"
+          :aria-label="words.units.tag"
+        >
+          <el-option value="" :label="words.units.anyTag" />
+          <el-option v-for="one in tags" :key="one" :value="one" :label="one" />
+        </el-select>
+        <el-checkbox v-model="areAside">{{ words.examples.areAside }}</el-checkbox>
+      </form>
+      <FailureNote :message="refusal" @again="again" />
+      <AsideNote :aside="aside" />
+      <FileUnder v-if="chosen.length && !areAside" kind="sets" :ids="chosen.map((row) => row.id)" />
+      <WaitFor :pending="list.pending.value" :failure="list.failure.value" @again="list.again">
+        <section v-if="!list.rows.value.length" class="empty">
+          <template v-if="Object.keys(query).length === 1">
+            <h2>{{ words.sets.none }}</h2>
+            <p>{{ words.sets.noneSays }}</p>
+          </template>
+          <p v-else role="status">{{ words.sets.nothingFound }}</p>
+        </section>
+        <SetTable
+          v-else
+          :key="round"
+          v-model:order="order"
+          :rows="list.rows.value"
+          :aside="aside"
+          :are-aside="areAside"
+          @chosen="(now) => (chosen = now)"
+        />
+        <MoreRows
+          :has-more="list.hasMore.value"
+          :busy="list.fetchingMore.value"
+          @more="list.more"
+        />
+      </WaitFor>
+      <KeepEverything />
+    </FiledList>
   </main>
 </template>
 

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { entered, fakeServer, settled, type Asked } from '@/shared/testing/server'
+import { ref } from 'vue'
 import { useSet } from './useSet'
 
 beforeEach(() => void vi.useFakeTimers())
@@ -113,5 +114,24 @@ test('what the server makes of the set is made on what is here, and taken over',
   ])
   expect(set.content.value.title).toBe('With one more')
   expect(set.saving.state.value).toBe('saved')
+  leave()
+})
+
+test('a change of one set is stored in that set, also when another one is opened at once', async () => {
+  const answer = server()
+  const calls = fakeServer(answer)
+  const id = ref('s')
+  const { value: set, leave } = entered(() => useSet(() => id.value))
+  await settled(20)
+  set.content.value.title = 'Typed just now'
+  await settled(1)
+
+  id.value = 'other'
+  await settled(1000)
+
+  const stored = calls.filter((call) => call.method === 'PUT')
+  expect(stored.map(({ path, body }) => [path, body['title']])).toEqual([
+    ['/api/sets/s', 'Typed just now'],
+  ])
   leave()
 })

@@ -54,8 +54,14 @@ export function useSet(id: () => string) {
     isSame: (one, other) => mark(one) === mark(other),
     copyOf: (one) => ({ ...one, items: one.items.map((item) => ({ ...item })) }),
     contentOf,
-    send: (sent, _, version) =>
-      result(api.PUT('/api/sets/{identity}', { ...at(), body: { ...bodyOf(sent), version } })),
+    // not `at()`: the address may name another set already
+    send: (sent, stored, version) =>
+      result(
+        api.PUT('/api/sets/{identity}', {
+          params: { path: { identity: stored ?? id() } },
+          body: { ...bodyOf(sent), version },
+        }),
+      ),
   })
   /** False until the set is here: nothing is typed into what would be overwritten. */
   const opened = computed(() => saving.id.value === id())
@@ -73,6 +79,7 @@ export function useSet(id: () => string) {
   function load(): Promise<boolean> {
     return opening.run(async () => {
       const asked = id()
+      await saving.save() // of the one before
       const found = await result(api.GET('/api/sets/{identity}', at()))
       if (asked !== id()) return
       forget()

@@ -13,7 +13,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db import connection
 from django.db.migrations.loader import MigrationLoader
 from django.utils import timezone
-from examples.actions.write_facts import to_learn
+from examples.actions.write_facts import to_learn, try_late_again
 from examples.learning import learn_soon
 from teachers.accounts import has_demo
 from teachers.sessions import forget_ended
@@ -41,6 +41,7 @@ class Command(BaseCommand):
         Known.objects.filter(made__lt=timezone.now() - KEPT).delete()
         if not options["own"]:
             call_command("load_demo", reset=options["reset"], stdout=self.stdout)
+        try_late_again()
         for teacher in User.objects.filter(is_active=True):  # a new core may know more
             if to_learn(teacher, Asker(teacher).ground).exists():
                 learn_soon(teacher.pk)
