@@ -28,7 +28,7 @@ const bench = useBenchPlace(
   () => props.id,
   () => spine.value?.toEntry(),
 )
-const { content, chosen, saving, judging, posing, forking, notOpened } = bench
+const { content, chosen, saving, judging, posing, forking, notOpened, working } = bench
 const { checked, inspected, givenFailure } = judging
 const lights = useLights(checked, chosen)
 const comparing = ref(false)
@@ -73,8 +73,9 @@ useKeys({
       @present="bench.leaveFor('show')"
     />
     <main id="main" class="work" tabindex="-1">
-      <FailureNote :message="notOpened" @again="bench.again" />
+      <FailureNote :message="notOpened" :final="bench.isGone.value" @again="bench.again" />
       <FailureNote :message="saving.refusal.value" @again="saving.save" />
+      <FailureNote :message="working.refusal.value" @again="working.again" />
       <BenchProblem :bench="bench" :shows-pose="showsPose" @compare="comparing = true" />
       <BenchSpine ref="spine" :bench="bench" :lights="lights" :shows-pose="showsPose" />
     </main>

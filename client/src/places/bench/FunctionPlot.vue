@@ -2,9 +2,10 @@
 /** The graph: branches, asymptotes dashed and named, holes open; the crossing of a shift form moves. */
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
-import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
-import { atX, atY, branchPath, placeAt, ticks, type Frame } from './plot'
+import PlotAsymptotes from './PlotAsymptotes.vue'
+import PlotPaper from './PlotPaper.vue'
+import { atX, atY, branchPath, placeAt, type Frame } from './plot'
 import { valueOf, type Place } from './shift'
 import type { FeatureName } from './useLights'
 
@@ -55,25 +56,8 @@ function drop(): void {
 const marks = computed(() => {
   const found = props.studied.curve.marks
   const holes = found.holes.map(([x = 0, y = 0]) => ({ x, y }))
-  const [slope = 0, height = 0] = found.oblique ?? []
-  return { ...found, holes, oblique: found.oblique ? { slope, height } : null }
+  return { ...found, holes }
 })
-const along = computed(() => {
-  const line = marks.value.oblique
-  return (x: number) => (line ? line.slope * x + line.height : 0)
-})
-const xTicks = computed(() => ticks(frame.value.x[0], frame.value.x[1]))
-const yTicks = computed(() => ticks(frame.value.y[0], frame.value.y[1]))
-
-function equation(text: string | null | undefined): string {
-  return readable(text ?? '').replace('=', ' = ')
-}
-
-/** Whether the graph comes from above right of an asymptote: its name stands below then. */
-function risesAfter(x: number): boolean {
-  const after = props.studied.curve.branches.find((branch) => (branch[0]?.[0] ?? x) > x)
-  return (after?.[0]?.[1] ?? 0) > 0
-}
 
 function cross(x: number, y: number): string {
   return `M${x - 7} ${y}H${x + 7}M${x} ${y - 7}V${y + 7}`
@@ -88,74 +72,8 @@ function cross(x: number, y: number): string {
     :data-lit="lit ?? undefined"
     :aria-label="`${words.study.graph}. ${spoken}`"
   >
-    <g class="grid">
-      <line
-        v-for="x in xTicks"
-        :key="`x${x}`"
-        :x1="atX(frame, x)"
-        :x2="atX(frame, x)"
-        y1="0"
-        :y2="frame.height"
-      />
-      <line
-        v-for="y in yTicks"
-        :key="`y${y}`"
-        x1="0"
-        :x2="frame.width"
-        :y1="atY(frame, y)"
-        :y2="atY(frame, y)"
-      />
-    </g>
-    <g class="axes">
-      <line x1="0" :x2="frame.width" :y1="atY(frame, 0)" :y2="atY(frame, 0)" />
-      <line :x1="atX(frame, 0)" :x2="atX(frame, 0)" y1="0" :y2="frame.height" />
-    </g>
-    <g class="numbers">
-      <text v-for="x in xTicks" :key="x" :x="atX(frame, x)" :y="atY(frame, 0) + 13">
-        {{ readable(String(x)) }}
-      </text>
-      <text
-        v-for="y in yTicks"
-        :key="y"
-        class="beside"
-        :x="atX(frame, 0) - 5"
-        :y="atY(frame, y) + 4"
-      >
-        {{ readable(String(y)) }}
-      </text>
-    </g>
-    <g class="asymptotes">
-      <template v-for="(x, index) in marks.vertical" :key="x">
-        <line class="vertical" :x1="atX(frame, x)" :x2="atX(frame, x)" y1="0" :y2="frame.height" />
-        <text :x="atX(frame, x) + 4" :y="risesAfter(x) ? frame.height - 6 : 12">
-          {{ equation(studied.features.vertical[index]) }}
-        </text>
-      </template>
-      <template v-if="marks.horizontal !== null">
-        <line
-          class="horizontal"
-          x1="0"
-          :x2="frame.width"
-          :y1="atY(frame, marks.horizontal)"
-          :y2="atY(frame, marks.horizontal)"
-        />
-        <text x="4" :y="atY(frame, marks.horizontal) - 5">
-          {{ equation(studied.features.horizontal) }}
-        </text>
-      </template>
-      <template v-if="marks.oblique">
-        <line
-          class="oblique"
-          x1="0"
-          :x2="frame.width"
-          :y1="atY(frame, along(frame.x[0]))"
-          :y2="atY(frame, along(frame.x[1]))"
-        />
-        <text class="beside" :x="frame.width - 4" :y="atY(frame, along(frame.x[1] * 0.82)) - 8">
-          {{ equation(studied.features.oblique) }}
-        </text>
-      </template>
-    </g>
+    <PlotPaper :frame="frame" />
+    <PlotAsymptotes :frame="frame" :studied="studied" />
     <template v-if="was">
       <path
         v-for="(branch, index) in was.curve.branches"

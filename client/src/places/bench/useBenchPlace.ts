@@ -1,9 +1,8 @@
 /** What one does at the bench besides writing: opening, posing, working, crossing out, leaving for another view. */
-import { ElMessage } from 'element-plus'
-import 'element-plus/es/components/message/style/css'
 import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refusal, result } from '@/api/client'
+import { api, Refusal, result, type Schemas } from '@/api/client'
+import { useAction } from '@/api/useAction'
 import { problemOf } from '@/example/problem'
 import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
@@ -24,11 +23,9 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   const forks = useForks(content, forking)
   /** Why the example could not be opened; '' where it was. */
   const notOpened = ref('')
-
-  function tell(refusal: unknown): void {
-    if (!(refusal instanceof Refusal)) throw refusal
-    ElMessage({ message: refusal.message, type: 'warning', duration: 6000, showClose: true })
-  }
+  const isGone = ref(false)
+  /** Working the problem, or carrying a fork on. */
+  const working = useAction()
 
   async function open(id: string | undefined): Promise<void> {
     if (id && id === saving.id.value) return
@@ -41,13 +38,12 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
       }
       await bench.open(id === 'new' ? null : id)
       posing.value = false
-      notOpened.value = ''
+      notOpened.value = working.refusal.value = ''
+      isGone.value = false
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) throw refusal
-      if (refusal.status === 404) {
-        tell(refusal)
-        await router.replace({ name: 'examples' })
-      } else notOpened.value = refusal.message
+      notOpened.value = refusal.message
+      isGone.value = refusal.status === 404
     }
   }
   watch(wanted, open, { immediate: true })
@@ -64,13 +60,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     void nextTick(toEntry)
   }
 
-  async function workIt(method?: string): Promise<void> {
-    try {
-      await bench.workIt(method)
-    } catch (refusal) {
-      tell(refusal)
-    }
-  }
+  const workIt = (method?: string) => working.run(() => bench.workIt(method))
 
   function paste(lines: string[]): void {
     bench.addLines(lines)
@@ -86,14 +76,14 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     bench.editLine(index, struck?.[1] ?? `~~${text}~~`)
   }
 
-  async function carry(fork: Fork) {
-    try {
-      const body = { ...problemOf(content.value), wrong: fork.wrong }
-      return (await result(api.POST('/api/algebra/fork', { body }))).path
-    } catch (refusal) {
-      tell(refusal)
-      return null
-    }
+  /** The lines that carry a fork's wrong line on; null where no method goes on, or none came. */
+  async function carry(fork: Fork): Promise<Schemas['LawLine'][] | null> {
+    const body = { ...problemOf(content.value), wrong: fork.wrong }
+    let path = null
+    await working.run(async () => {
+      path = (await result(api.POST('/api/algebra/fork', { body }))).path
+    })
+    return path
   }
 
   /** Go to another view as soon as everything written is stored. */
@@ -109,6 +99,8 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     forking,
     forks,
     notOpened,
+    isGone,
+    working,
     again: () => open(wanted()),
     goOn,
     pose,

@@ -4,10 +4,9 @@ import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, reactive, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
-import { readable } from '@/shared/logic/readable'
-import MathText from '@/shared/math/MathText.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import ExaminedError from './ExaminedError.vue'
 
 const props = defineProps<{
   /** The stored one that is changed; null for a new one. */
@@ -117,29 +116,7 @@ function keep(): Promise<boolean> {
         placeholder="sqrt(25 - 16); 3 + sqrt(x - 9)"
       />
     </label>
-    <div class="wide examined" aria-live="polite">
-      <p v-if="refusal" class="u-warm">{{ refusal }}</p>
-      <template v-else-if="examined">
-        <p>
-          <b>{{ words.errors.is[examined.is] }}</b>
-          {{ examined.is === 'error' ? readable(examined.counter ?? '') : examined.says }}
-        </p>
-        <ul>
-          <li v-for="tried in examined.examples" :key="tried.line">
-            <code>{{ readable(tried.line) }}</code>
-            <template v-if="tried.failure"> {{ tried.failure.message }}</template>
-            <template v-else-if="!tried.becomes.length"> {{ words.errors.fitsNowhere }}</template>
-            <template v-for="item in tried.becomes" :key="item.text">
-              → <MathText :latex="item.latex" />
-              <span class="u-quiet">
-                {{ words.errors.tried[item.verdict === 'ok' ? 'ok' : 'wrong'] }}</span
-              >
-            </template>
-          </li>
-        </ul>
-      </template>
-      <p v-else class="u-quiet">{{ words.errors.ownLead }}</p>
-    </div>
+    <ExaminedError class="wide" :examined="examined" :refusal="refusal" />
     <FailureNote class="wide" :message="notKept" @again="action.again" />
     <div class="wide">
       <el-button

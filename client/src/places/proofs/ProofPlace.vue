@@ -8,6 +8,7 @@ import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import ErrataSlip from './ErrataSlip.vue'
 import ProofItem from './ProofItem.vue'
+import ProofWays from './ProofWays.vue'
 import { useProof } from './useProof'
 
 const props = defineProps<{
@@ -59,37 +60,20 @@ async function toSet(): Promise<void> {
   const made = await more.toSet()
   if (made) await router.push({ name: 'set', params: { id: made } })
 }
-
-function print(): void {
-  window.print()
-}
 </script>
 
 <template>
   <main id="main" class="place" tabindex="-1">
-    <header class="ways no-print">
-      <router-link :to="{ name: 'proofs' }">{{ words.proofs.back }}</router-link>
-      <el-button v-if="errata" @click="errata = false">{{ words.proofs.backToReport }}</el-button>
-      <template v-if="!errata && !isSheet">
-        <el-button :disabled="!mendable.length" @click="accept(mendable)">
-          {{ words.proofs.acceptAll }}
-        </el-button>
-        <el-button :disabled="!proof?.accepted.length" @click="errata = true">
-          {{ words.proofs.errata }}
-        </el-button>
-        <a :href="`/api/proofs/${id}/key.txt`" download>{{ words.proofs.mended }}</a>
-      </template>
-      <el-button
-        v-if="!errata"
-        :type="isSheet ? 'primary' : undefined"
-        :disabled="!items.length"
-        @click="toSet"
-        >{{ words.proofs.toSet }}</el-button
-      >
-      <el-button v-if="!isSheet" type="primary" :disabled="!items.length" @click="print">
-        {{ errata ? words.proofs.printErrata : words.proofs.print }}
-      </el-button>
-    </header>
+    <ProofWays
+      v-model:errata="errata"
+      :id="id"
+      :is-sheet="isSheet"
+      :has-items="!!items.length"
+      :can-accept="!!mendable.length"
+      :can-print-errata="!!proof?.accepted.length"
+      @accept="accept(mendable)"
+      @to-set="toSet"
+    />
     <WaitFor :pending="!proof" :failure="refusal" @again="again" />
     <ErrataSlip
       v-if="proof && errata"
@@ -137,17 +121,6 @@ function print(): void {
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  align-items: center;
-  gap: var(--space-3);
-}
-.ways > a:first-child {
-  margin-right: auto;
-}
-.ways .el-button + .el-button {
-  margin-left: 0;
-}
 ol {
   list-style: none;
   margin: 0;
