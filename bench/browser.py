@@ -69,19 +69,49 @@ def _typed(page: Page, bench: Bench) -> list[float]:
     return times
 
 
+UNTIL = """
+([selector, typed, shown, count]) => new Promise((done, fail) => {
+  // measured in the page, frame by frame: whoever looks from outside looks now and then
+  const element = document.querySelector(selector)
+  const begun = performance.now()
+  if (typed === null) element.click()
+  else {
+    element.value = typed
+    element.dispatchEvent(new Event('input', { bubbles: true }))
+  }
+  const look = () => {
+    const found = document.querySelectorAll(shown).length
+    if (count < 0 ? found >= -count : found === count) done(performance.now() - begun)
+    else if (performance.now() - begun > 10000) fail(new Error(`${found} of ${count} shown: ${shown}`))
+    else requestAnimationFrame(look)
+  }
+  requestAnimationFrame(look)
+})
+"""
+
+
+def until(
+    page: Page, selector: str, shown: str, count: int = -1, typed: str | None = None
+) -> float:
+    """Click *selector*, or type there; return the milliseconds until so many *shown* (negative: at least)."""
+    found: float = page.evaluate(UNTIL, [selector, typed, shown, count])
+    return found
+
+
 def _opened(page: Page) -> list[float]:
     """Return the milliseconds from choosing an example in the list to its last judged stop."""
     times = []
     for name in ("Ferry tickets", "Two fractions, one plank", "Squares and signs") * 3:
-        page.goto("/examples")
+        page.get_by_role("link", name="Examples").click()
         link = page.get_by_role("link", name=name, exact=True)
         expect(link).to_be_visible()
-        begun = time.perf_counter()
-        link.click()
-        expect(page.locator("[data-stop]").last).to_have_attribute("data-stop", "ok")
-        times.append((time.perf_counter() - begun) * 1000)
+        link.evaluate("(element) => (element.id = 'chosen')")
+        times.append(until(page, "#chosen", ALL_JUDGED))
     return times
 
+
+ALL_JUDGED = ".bench:has([data-stop]):not(:has([data-stop=waiting]))"
+"""The bench, where every stop has its verdict."""
 
 CALL = """
 async ([method, path, body]) => {
@@ -100,7 +130,7 @@ async ([method, path, body]) => {
 """
 
 
-def _call(page: Page, method: str, path: str, body: Any = None) -> tuple[float, Any]:
+def call(page: Page, method: str, path: str, body: Any = None) -> tuple[float, Any]:
     """Make one call of the API from the page; return its milliseconds and its answer."""
     found = page.evaluate(CALL, [method, path, body])
     assert found["status"] < 300, found
@@ -109,24 +139,25 @@ def _call(page: Page, method: str, path: str, body: Any = None) -> tuple[float, 
 
 def _sets(page: Page) -> None:
     """A set of forty, made of twins; opened, re-ordered, printed; a key of twenty proofed."""
-    _, made = _call(page, "POST", "/api/sets", {"title": "Forty for the bench"})
+    _, made = call(page, "POST", "/api/sets", {"title": "Forty for the bench"})
     identity = made["id"]
     givens = ["3(x - 2) = 2x + 5", "x^2 - 7x + 12 = 0", "6/x + 3/(x + 2) = 4", "sqrt(2x + 3) = x"]
     problems = [{"task": "solve", "given": given} for given in givens]
-    _, made = _call(page, "POST", f"/api/sets/{identity}/problems", {"problems": problems})
+    _, made = call(page, "POST", f"/api/sets/{identity}/problems", {"problems": problems})
     ids = [item["example"]["id"] for item in made["items"]]
-    plain, _ = _call(page, "POST", "/api/algebra/work", {**problems[0], "form": []})
+    plain, _ = call(page, "POST", "/api/algebra/work", {**problems[0], "form": []})
     milliseconds = 0.0
     for place, count in enumerate((9, 9, 9, 9)):
         body = {"example": ids[place], "count": count, "seed": 7}
-        took, made = _call(page, "POST", f"/api/sets/{identity}/twins", body)
+        took, made = call(page, "POST", f"/api/sets/{identity}/twins", body)
         milliseconds += took * 30 / 36
     print(f"30 twins: {milliseconds:.0f} ms ({milliseconds / plain:.0f} times one problem worked)")
-    for item in made["set"]["items"]:  # as after the first opening: everything is known
-        _call(page, "GET", f"/api/sets/{identity}/facts/{item['example']['id']}")
+    ids = [item["example"]["id"] for item in made["set"]["items"]]
+    for first in range(0, len(ids), 8):  # as after the first opening: everything is known
+        call(page, "POST", f"/api/sets/{identity}/facts", {"examples": ids[first : first + 8]})
     for what in ("key", "handout"):
-        took, _ = _call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
-        again, _ = _call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
+        took, _ = call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
+        again, _ = call(page, "GET", f"/api/give/{identity}/sheet/{what}.pdf")
         print(f"PDF of a {what} of 40 items: {took:.0f} ms, again {again:.0f} ms")
     times = []
     for _ in range(5):
@@ -138,7 +169,7 @@ def _sets(page: Page) -> None:
         expect(page.locator(".dot")).to_have_count(40)
         expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
         times.append((time.perf_counter() - begun) * 1000)
-    _shown("opening a set of 40", times)
+    shown("opening a set of 40", times)
     rows, times = page.locator(".problem"), []
     rows.nth(0).focus()
     for place in range(1, 13):
@@ -147,7 +178,7 @@ def _sets(page: Page) -> None:
         page.keyboard.press("Alt+ArrowDown")
         expect(rows.nth(place)).to_contain_text(text.split("\n")[-1][:6])
         times.append((time.perf_counter() - begun) * 1000)
-    _shown("moving a problem of 40 by one place", times)
+    shown("moving a problem of 40 by one place", times)
     _proofed(page, identity)
 
 
@@ -160,16 +191,16 @@ def _proofed(page: Page, identity: str) -> None:
     blocks = [block for block in found.split("\n\n") if block[:1].isdigit()][:20]
     text = "\n\n".join(re.sub(r" {2,}\[.*\]$", "", block, flags=re.M) for block in blocks)
     begun = time.perf_counter()
-    _, proof = _call(page, "POST", "/api/proofs", {"text": text})
+    _, proof = call(page, "POST", "/api/proofs", {"text": text})
     while not proof["report"]:
         page.wait_for_timeout(50)
-        _, proof = _call(page, "GET", f"/api/proofs/{proof['id']}")
+        _, proof = call(page, "GET", f"/api/proofs/{proof['id']}")
     took = (time.perf_counter() - begun) * 1000
     holding = sum(item["status"] == "holds" for item in proof["report"])
     print(f"proofing a key of {len(proof['report'])} items ({holding} hold): {took:.0f} ms")
 
 
-def _shown(name: str, times: list[float]) -> None:
+def shown(name: str, times: list[float]) -> None:
     high = statistics.quantiles(times, n=20)[18]
     print(f"{name}: {len(times)}, median {statistics.median(times):.0f} ms, 95 % {high:.0f} ms")
 
@@ -180,13 +211,13 @@ def _measured(page: Page) -> None:
     bench.pose(GIVEN)
     print(f"scripts and styles until the bench stands: {page.evaluate(LOADED) / 1000:.0f} kB")
     bench.write(*TWELVE)
-    _shown("key press to verdict under 12 lines", _typed(page, bench))
+    shown("key press to verdict under 12 lines", _typed(page, bench))
     bench.write(*[f"{n}x = {10 * n}" for n in range(3, 31)])
     page.keyboard.press("Alt+f")
     expect(page.locator(".stub").first).to_be_visible()
     page.locator(".stub").first.click()
-    _shown("the same under 40 lines with forks shown", _typed(page, bench))
-    _shown("opening an example, from the list to judged", _opened(page))
+    shown("the same under 40 lines with forks shown", _typed(page, bench))
+    shown("opening an example, from the list to judged", _opened(page))
     _sets(page)
 
 

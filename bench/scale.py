@@ -4,15 +4,13 @@ Lists and searches, opening an example from the list to its verdict, a set of 40
 """
 
 import os
-import time
 from collections.abc import Callable
-from typing import Any
 
 from app_server import ARGUMENTS, DATABASE, ready_server
 from bench_page import sign_in
 from playwright.sync_api import Page, expect, sync_playwright
 
-from bench.browser import _call, _shown
+from bench.browser import ALL_JUDGED, call, shown, until
 from launcher.checks import TEST_CLUSTER
 
 EXAMPLES, SETS, ITEMS = 2000, 100, 40
@@ -43,35 +41,25 @@ def _fill(page: Page) -> str:
             "version": 1,
             "examples": examples[start : start + 500],
         }
-        _call(page, "POST", "/api/examples/import", document)
+        call(page, "POST", "/api/examples/import", document)
     cursor, ids = "", []
     while cursor is not None:
-        _, found = _call(page, "GET", f"/api/examples?cursor={cursor}")
+        _, found = call(page, "GET", f"/api/examples?cursor={cursor}")
         ids += [row["id"] for row in found["results"]]
         cursor = found["next"]
     identity = ""
     for n in range(SETS):
         items = [{"example": one} for one in ids[n * 10 : n * 10 + ITEMS]]
         body = {"title": f"Sheet {n}", "items": items}
-        identity = _call(page, "POST", "/api/sets", body)[1]["id"]
+        identity = call(page, "POST", "/api/sets", body)[1]["id"]
     done = TEST_CLUSTER.client("psql", "--dbname", DATABASE, "-c", KNOWN)
     assert done.returncode == 0, done.stderr
     return identity
 
 
 def _asked(page: Page, name: str, path: Callable[[int], str]) -> None:
-    times = [_call(page, "GET", path(n))[0] for n in range(60)]
-    _shown(name, times)
-
-
-def _until(action: Callable[[], Any], is_there: Callable[[], Any], times: int = 20) -> list[float]:
-    found = []
-    for _ in range(times):
-        begun = time.perf_counter()
-        action()
-        is_there()
-        found.append((time.perf_counter() - begun) * 1000)
-    return found
+    times = [call(page, "GET", path(n))[0] for n in range(60)]
+    shown(name, times)
 
 
 def _measured(page: Page) -> None:
@@ -83,40 +71,35 @@ def _measured(page: Page) -> None:
     _asked(page, "a rare word", lambda n: f"/api/examples?words=harbour {n * 13 + 1}")
     _asked(page, "a word of all", lambda _: "/api/examples?words=moves a term&easiest=2")
     _asked(page, "a page of sets", lambda _: "/api/sets")
+    rows = ".el-table__row"
+    times, searches = [], []
+    for n in range(20):
+        page.locator("a[href^='/bench']").first.click()
+        expect(page.locator(".bench")).to_be_visible()
+        times.append(until(page, "a[href='/examples']", rows, -10))
+        word = f"harbour {n * 36 + 1000}"  # every third has no name
+        searches.append(until(page, "input[type=search]", rows, 1, typed=word))
+    shown("the list of examples on the screen", times)
+    shown("a search, from its last key to what it finds", searches)
     times = []
     for n in range(20):
-        page.goto("/bench/new")
-        begun = time.perf_counter()
-        page.get_by_role("link", name="Examples").click()
-        expect(page.get_by_role("row").nth(10)).to_be_visible()
-        times.append((time.perf_counter() - begun) * 1000)
-        word = f"harbour {n * 17 + 1}"
-        page.get_by_role("searchbox").fill(word)
-        expect(page.get_by_role("link", name=word).first).to_be_visible()
-    _shown("the list of examples on the screen", times)
-    times = []
-    for n in range(20):
-        page.goto("/examples")
-        link = page.locator(".el-table a[href^='/bench']").nth(n)
+        page.locator("a[href='/examples']").click()
+        link = page.locator(f"{rows} a[href^='/bench']").nth(n % 10)
         expect(link).to_be_visible()
-        begun = time.perf_counter()
-        link.click()
-        expect(page.locator("[data-stop]").last).not_to_have_attribute("data-stop", "waiting")
-        times.append((time.perf_counter() - begun) * 1000)
-    _shown("opening an example, from the list to its verdict", times)
+        link.evaluate("(element) => (element.id = 'chosen')")
+        times.append(until(page, "#chosen", ALL_JUDGED))
+    shown("opening an example, from the list to its verdict", times)
     page.goto(f"/sets/{identity}")
     expect(page.locator(".dot")).to_have_count(ITEMS)
     expect(page.locator(".dot[data-unknown=true]")).to_have_count(0, timeout=120_000)
     times = []
     for _ in range(10):
-        page.goto("/sets")
+        page.locator("a[href='/sets']").click()
         link = page.get_by_role("link", name=f"Sheet {SETS - 1}", exact=True)
         expect(link).to_be_visible()
-        begun = time.perf_counter()
-        link.click()
-        expect(page.locator(".problem .katex")).to_have_count(ITEMS)
-        times.append((time.perf_counter() - begun) * 1000)
-    _shown(f"opening a set of {ITEMS} to its typeset problems", times)
+        link.evaluate("(element) => (element.id = 'chosen')")
+        times.append(until(page, "#chosen", ".problem .katex", ITEMS))
+    shown(f"opening a set of {ITEMS} to its typeset problems", times)
 
 
 def main() -> None:

@@ -3,11 +3,12 @@
 import { useTimeoutFn, useTitle } from '@vueuse/core'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import KeysOverview from '@/app/KeysOverview.vue'
 import Rail from '@/app/Rail.vue'
 import SignIn from '@/app/SignIn.vue'
 import WelcomePage from '@/app/WelcomePage.vue'
+import { loadAhead } from '@/app/loadAhead'
 import { useFocusGuard } from '@/app/useFocusGuard'
 import { api, Refusal, signedOut } from '@/api/client'
 import { loadSession, signOut, username } from '@/api/session'
@@ -18,6 +19,7 @@ import { setDecimal } from '@/shared/math/decimal'
 import { words } from '@/texts/en'
 
 const route = useRoute()
+const router = useRouter()
 const cache = useQueryClient()
 const keysOpen = ref(false)
 const refusal = ref('')
@@ -44,6 +46,7 @@ watch(
     if (!name) return
     const { data } = await api.GET('/api/house')
     setDecimal(data?.decimal)
+    loadAhead(router)
   },
   { immediate: true },
 )

@@ -4,12 +4,27 @@ import json
 from typing import Any
 
 from uchuu_core import operations
+from uchuu_core.failures import Failure
+from uchuu_core.notation import read
 
 
 def warm() -> None:
     """Load grammar and catalogue, so that the first call is as fast as the next."""
     answer("check", {"task": "solve", "given": "2x+1=7", "lines": ["2x=6", "x=4"]})
     answer("read", {"text": r"\frac12"})
+
+
+def unread(texts: list[str]) -> list[str]:
+    """Return for each text why it cannot be read as mathematics; "" where it can."""
+    return [_why_unread(text) for text in texts]
+
+
+def _why_unread(text: str) -> str:
+    try:
+        read(text)
+    except Failure as failure:
+        return failure.message
+    return ""
 
 
 def answer(operation: str, record: dict[str, Any]) -> tuple[bool, str]:

@@ -3,7 +3,7 @@
 from typing import Any, Protocol
 
 from algebra import known, pool
-from algebra.turns import Busy
+from algebra.turns import Busy, HasLeft, stays
 from django.contrib.auth.models import User
 from errors.queries import for_core as own_errors
 from house.queries import for_core as house_rules
@@ -46,6 +46,15 @@ class Asker:
     def ask(self, operation: str, problem: Problem, **more: Any) -> dict[str, Any]:
         """Return the core's answer, remembered or worked out now; raises ``Failure`` as it does."""
         return known.ask(operation, self.record(problem, **more), self._whose)
+
+    def text(
+        self, operation: str, problem: Problem, has_left: HasLeft = stays, **more: Any
+    ) -> str | None:
+        """Return the core's answer as JSON, worked out now; None where it has none, or none in time."""
+        try:
+            return pool.run_text(operation, self.record(problem, **more), self._whose, has_left)
+        except Failure:
+            return None
 
     def judged(self, problem: Problem, lines: list[str]) -> dict[str, Any]:
         """Return the core's judgement of *lines*, worked out now; raises ``Failure`` as it does."""

@@ -3,10 +3,12 @@
 from typing import Any
 from uuid import UUID
 
+from algebra.turns import Gone
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
+from api.leaving import caller_has_left
 from django.db.models import QuerySet
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from filing.actions import file_under
 from filing.api import FiledOut, FilingIn
 from filing.pages import page_of
@@ -17,6 +19,7 @@ from examples.actions.import_examples import import_examples
 from examples.actions.save_example import StaleVersion, create_example, save_example
 from examples.actions.write_facts import write_words
 from examples.models import Example, Snapshot
+from examples.opening import opened
 from examples.queries import ORDERS, Wanted, all_of, found_of, looked_at, one_of, why_found
 from examples.schemas import (
     ExampleFile,
@@ -25,6 +28,7 @@ from examples.schemas import (
     ExamplePage,
     ExampleSave,
     Imported,
+    Opened,
     SnapshotOut,
     Stale,
     WantedIn,
@@ -86,6 +90,17 @@ def import_all(request: HttpRequest, body: Body[dict[str, Any]]) -> Status[dict[
 def one(request: HttpRequest, identity: UUID) -> Example:
     """Return one example."""
     return looked_at(one_of(teacher_of(request), identity))
+
+
+@router.get("/{identity}/opened", response={200: Opened, **_MISSING})
+def open_one(request: HttpRequest, identity: UUID) -> HttpResponse:
+    """Return one example with its lines judged."""
+    example = looked_at(one_of(teacher_of(request), identity))
+    try:
+        answer = opened(example, caller_has_left(request))
+    except Gone:
+        return HttpResponse(status=204)  # nobody reads it
+    return HttpResponse(answer, content_type="application/json; charset=utf-8")
 
 
 @router.get("/{identity}/history", response={200: list[SnapshotOut], **_MISSING})

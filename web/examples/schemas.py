@@ -7,7 +7,9 @@ from uuid import UUID
 from algebra.schemas import Form, Numbers, OwnRules
 from ninja import Field, Schema
 from pydantic import field_validator
+from uchuu_core.answers.checked import Checked
 from uchuu_core.answers.terms import Task
+from uchuu_core.answers.worked import Inspected
 
 from examples.models import Example
 
@@ -52,6 +54,14 @@ class ExampleOut(ExampleIn):
     def resolve_lines(example: Example) -> list[str]:
         """Return the texts in order."""
         return [line.text for line in example.lines.all()]
+
+
+class Opened(Schema):
+    """An example with its lines judged and what is known of its problem; None where nothing is, yet."""
+
+    example: ExampleOut
+    checked: Checked | None
+    inspected: Inspected | None
 
 
 class InSet(Schema):

@@ -12,12 +12,11 @@ from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
-from algebra import pool
+from algebra import pool, worker
 from api.entrance import says_unstorable, unstorable
 from api.failures import Refused
 from jsonschema import Draft202012Validator
 from uchuu_core.failures import Failure
-from uchuu_core.notation import read
 
 from exchange.workbook import FORMULA, rows_of_workbook
 
@@ -153,7 +152,7 @@ def _of_json(text: str) -> Brought:
     )
     for at, item in enumerate(document["items"], start=1):
         _take(found, at, {"lines": [], **item})
-    return found
+    return _with_unread(found)
 
 
 def of_text(text: str, title: str = "") -> Brought:
@@ -170,7 +169,7 @@ def of_text(text: str, title: str = "") -> Brought:
     for item in items:
         problem = {"task": item["task"], "given": item["given"], "lines": item["lines"]}
         _take(found, item["at"], problem)
-    return found
+    return _with_unread(found)
 
 
 def of_list(text: str) -> Brought:
@@ -196,7 +195,7 @@ _HEADING = re.compile(r"\s*[A-Za-z ]+[.:]\s*$")
 
 
 def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:
-    """Take one problem; one that cannot be read is kept as text and said to be."""
+    """Take one problem, or say why it is not taken."""
     if not str(problem.get("given", "")).strip():
         found.rows.append(Row(at, False, "There is no problem in it."))
         return
@@ -208,13 +207,20 @@ def _take(found: Brought, at: int, problem: dict[str, Any]) -> None:
         says = f"It has more than {MOST_CHARACTERS:,} characters."
         found.rows.append(Row(at, False, says, problem["given"][:200]))
         return
-    try:
-        read(problem["given"])
-        says = "taken"
-    except Failure as failure:
-        says = f"kept as text: {failure.message}"
     found.problems.append(problem)
-    found.rows.append(Row(at, True, says, problem["given"][:200]))
+    found.rows.append(Row(at, True, "taken", problem["given"][:200]))
+
+
+def _with_unread(found: Brought) -> Brought:
+    """Say of which problems the mathematics cannot be read; a worker reads it, and can be ended."""
+    try:
+        unread = pool.apart(worker.unread, [problem["given"] for problem in found.problems])
+    except pool.TookTooLong:
+        raise refuse("Its problems take too long to read. Bring fewer of them at once.") from None
+    for row, why in zip((row for row in found.rows if row.taken), unread, strict=True):
+        if why:
+            row.says = f"kept as text: {why}"
+    return found
 
 
 def _csv_rows(text: str) -> list[list[str]]:
@@ -257,7 +263,7 @@ def _of_rows(rows: list[list[str]], name: str) -> Brought:
             continue
         cells = dict(zip(names, (cell.strip() for cell in row), strict=False))
         _take_row(found, at, cells)
-    return found
+    return _with_unread(found)
 
 
 def _take_row(found: Brought, at: int, cells: dict[str, str]) -> None:

@@ -11,7 +11,8 @@ from ninja.errors import ValidationError as BadCursor
 from ninja.pagination import CursorPagination
 from pydantic import ValidationError
 
-PAGE = 50
+PAGE = 15
+"""Rows that fill a screen and some more; the next ones come as one scrolls."""
 
 
 def page_of(

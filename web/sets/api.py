@@ -5,8 +5,9 @@ from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord
+from asking.asker import Asker
 from django.http import HttpRequest
-from examples.queries import one_of as example_of
+from examples.queries import some_of
 from filing.actions import file_under
 from filing.api import FiledOut, FilingIn
 from filing.pages import page_of
@@ -16,7 +17,6 @@ from jobs.models import Job
 from jobs.running import begin
 from ninja import Query, Router, Status
 from uchuu_core import FAMILIES
-from uchuu_core.answers.made import Facts
 
 from sets.actions.add_problems import add_problems
 from sets.actions.copy_set import copy_set
@@ -27,9 +27,11 @@ from sets.actions.save_set import (
     save_set,
 )
 from sets.models import ProblemSet
-from sets.problems import asker_of, with_facts
-from sets.queries import ORDERS, list_of, one_of
+from sets.problems import facts_of, with_facts
+from sets.queries import ORDERS, house_of, list_of, one_of
 from sets.schemas import (
+    FactsFound,
+    FactsWanted,
     FamilyIn,
     FamilyOut,
     Made,
@@ -46,7 +48,6 @@ from sets.schemas import (
 
 router = Router()
 _REFUSALS = {401: FailureRecord, 404: FailureRecord, 422: FailureRecord}
-_LATER = {429: FailureRecord, 504: FailureRecord}
 
 
 @router.get("", response={200: SetPage, **_REFUSALS})
@@ -90,12 +91,12 @@ def one(request: HttpRequest, identity: UUID) -> ProblemSet:
     return with_facts(one_of(teacher_of(request), identity))
 
 
-@router.get("/{identity}/facts/{example}", response={200: Facts, **_REFUSALS, **_LATER})
-def facts(request: HttpRequest, identity: UUID, example: UUID) -> dict[str, Any]:
-    """Return what the core knows of one problem by the rules of this set, whether it is in it yet or not."""
+@router.post("/{identity}/facts", response={200: FactsFound, **_REFUSALS})
+def facts(request: HttpRequest, identity: UUID, body: FactsWanted) -> dict[str, Any]:
+    """Return what the core knows of some problems by the rules of this set, whether they are in it yet or not."""
     teacher = teacher_of(request)
-    stored = one_of(teacher, identity)
-    return asker_of(stored).facts(example_of(teacher, example))
+    rules = house_of(teacher, identity)
+    return facts_of(Asker(teacher, rules), some_of(teacher, body.examples))
 
 
 @router.post("/{identity}/problems", response={200: SetOut, **_REFUSALS})

@@ -2,7 +2,10 @@
 
 from typing import Any
 
+from algebra.pool import TookTooLong
+from algebra.turns import Busy
 from asking.asker import Asker
+from examples.models import Example
 
 from sets.models import ProblemSet
 
@@ -19,6 +22,18 @@ def with_facts(stored: ProblemSet) -> ProblemSet:
     for item, facts in zip(items, found, strict=True):
         item.facts = _or_refusal(facts) if facts else None  # type: ignore[attr-defined]
     return stored
+
+
+def facts_of(asker: Asker, examples: list[Example]) -> dict[str, Any]:
+    """Return the facts of each example, and whose facts may be known when somebody asks again."""
+    found: dict[str, Any] = {}
+    late = []
+    for example, facts in zip(examples, asker.remembered("facts", examples), strict=True):
+        try:
+            found[str(example.pk)] = _or_refusal(facts) if facts else asker.facts(example)
+        except (TookTooLong, Busy):
+            late.append(example.pk)
+    return {"facts": found, "late": late}
 
 
 def _or_refusal(facts: dict[str, Any]) -> dict[str, Any]:

@@ -1,5 +1,6 @@
 """What screens read of sets."""
 
+from typing import Any
 from uuid import UUID
 
 from api.failures import Refused
@@ -48,5 +49,18 @@ def one_of(teacher: User, identity: UUID | str, *, deleted: bool = False) -> Pro
     )
     problem_set = found.first()
     if problem_set is None:
-        raise Refused(404, "not-found", "This set is not there (any more).")
+        raise _gone()
     return problem_set
+
+
+def house_of(teacher: User, identity: UUID) -> dict[str, Any]:
+    """Return the set's own house rules; raises ``Refused`` as ``one_of``."""
+    found = ProblemSet.objects.filter(teacher=teacher, pk=identity, deleted__isnull=True)
+    rules: dict[str, Any] | None = found.values_list("house", flat=True).first()
+    if rules is None:
+        raise _gone()
+    return rules
+
+
+def _gone() -> Refused:
+    return Refused(404, "not-found", "This set is not there (any more).")

@@ -11,6 +11,8 @@ from uchuu_core.answers.made import Facts
 from uchuu_core.answers.terms import Task
 
 MOST_ITEMS = 100
+MOST_ASKED = 8
+"""Examples whose facts one call may ask for: each may take a second."""
 
 
 class ItemIn(Schema):
@@ -45,6 +47,19 @@ class ItemOut(Schema):
     marks: int | None
     minutes: int | None
     facts: Facts | None = None
+
+
+class FactsWanted(Schema):
+    """Examples whose facts are asked for at once."""
+
+    examples: list[UUID] = Field(min_length=1, max_length=MOST_ASKED)
+
+
+class FactsFound(Schema):
+    """Facts by example; ``late``: may be known when somebody asks again."""
+
+    facts: dict[str, Facts]
+    late: list[UUID]
 
 
 class SetOut(Schema):

@@ -304,6 +304,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/examples/{identity}/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Open One
+         * @description Return one example with its lines judged.
+         */
+        get: operations["examples_api_open_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examples/{identity}/history": {
         parameters: {
             query?: never;
@@ -896,20 +916,20 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sets/{identity}/facts/{example}": {
+    "/api/sets/{identity}/facts": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
+        get?: never;
+        put?: never;
         /**
          * Facts
-         * @description Return what the core knows of one problem by the rules of this set, whether it is in it yet or not.
+         * @description Return what the core knows of some problems by the rules of this set, whether they are in it yet or not.
          */
-        get: operations["sets_api_facts"];
-        put?: never;
-        post?: never;
+        post: operations["sets_api_facts"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1997,20 +2017,6 @@ export interface components {
             version: number;
         };
         /**
-         * SnapshotOut
-         * @description An example as it was at an earlier version.
-         */
-        SnapshotOut: {
-            /** Version */
-            version: number;
-            /**
-             * Taken
-             * Format: date-time
-             */
-            taken: string;
-            content: components["schemas"]["ExampleIn"];
-        };
-        /**
          * Ambiguity
          * @description Notation that others may read differently; the reading taken stands first.
          */
@@ -2019,61 +2025,6 @@ export interface components {
             says: string;
             /** Readings */
             readings: components["schemas"]["ReadingValue"][];
-        };
-        /**
-         * Notations
-         * @description A line in the notations of other programs too.
-         */
-        Notations: {
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Text */
-            text: string;
-            /** Mathml */
-            mathml: string;
-            /** Typst */
-            typst: string;
-            /** Ambiguities */
-            ambiguities: components["schemas"]["Ambiguity"][];
-        };
-        /**
-         * ReadingValue
-         * @description One reading of an ambiguous line, with its value where it has one.
-         */
-        ReadingValue: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-            /** Value */
-            value: string | null;
-        };
-        /**
-         * Sides
-         * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
-         */
-        Sides: {
-            /** Left */
-            left: string;
-            /** Sign */
-            sign: string;
-            /** Right */
-            right: string;
-        };
-        /**
-         * Text
-         * @description One line as typed.
-         */
-        Text: {
-            /** Text */
-            text: string;
-            /** Task */
-            task?: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
-            /** Variable */
-            variable?: string | null;
         };
         /**
          * Answer
@@ -2235,6 +2186,29 @@ export interface components {
             slips: number;
         };
         /**
+         * Inspected
+         * @description What kind of problem it is and what is worth noticing.
+         */
+        Inspected: {
+            /** Kind */
+            kind: string;
+            reads: components["schemas"]["Reading"];
+            /** Unknown */
+            unknown: string | null;
+            /** Notices */
+            notices: components["schemas"]["Notice"][];
+            /** Ambiguities */
+            ambiguities: components["schemas"]["Ambiguity"][];
+            /** Excluded */
+            excluded: string[];
+            /** Methods */
+            methods: components["schemas"]["MethodOffered"][];
+            /** Traps */
+            traps?: string[];
+            /** Finished Means */
+            finished_means: string[];
+        };
+        /**
          * Mathematics
          * @description A piece of mathematics inside a sentence.
          */
@@ -2245,6 +2219,18 @@ export interface components {
             latex: string;
             /** Spoken */
             spoken: string;
+        };
+        /**
+         * MethodOffered
+         * @description A method that applies, why, and how many lines it takes.
+         */
+        MethodOffered: {
+            /** Method */
+            method: string;
+            /** Why */
+            why: string;
+            /** Lines */
+            lines: number;
         };
         /**
          * NamedError
@@ -2277,6 +2263,29 @@ export interface components {
             apart_parts?: components["schemas"]["Piece"][];
         };
         /**
+         * Notice
+         * @description Something worth noticing before the first move.
+         */
+        Notice: {
+            /** Code */
+            code: string;
+            /** Says */
+            says: string;
+            /** Parts */
+            parts: components["schemas"]["Piece"][];
+            /** Where */
+            where: string | null;
+        };
+        /**
+         * Opened
+         * @description An example with its lines judged and what is known of its problem; None where nothing is, yet.
+         */
+        Opened: {
+            example: components["schemas"]["ExampleOut"];
+            checked: components["schemas"]["Checked"] | null;
+            inspected: components["schemas"]["Inspected"] | null;
+        };
+        /**
          * Piece
          * @description A piece of a sentence: words, or mathematics.
          */
@@ -2284,6 +2293,31 @@ export interface components {
             /** Text */
             text?: string;
             math?: components["schemas"]["Mathematics"];
+        };
+        /**
+         * Reading
+         * @description How a line is read: plain notation, LaTeX, spoken English.
+         */
+        Reading: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * ReadingValue
+         * @description One reading of an ambiguous line, with its value where it has one.
+         */
+        ReadingValue: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Value */
+            value: string | null;
         };
         /**
          * Refusal
@@ -2298,6 +2332,18 @@ export interface components {
             at: number | null;
         };
         /**
+         * Sides
+         * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
+         */
+        Sides: {
+            /** Left */
+            left: string;
+            /** Sign */
+            sign: string;
+            /** Right */
+            right: string;
+        };
+        /**
          * Typeset
          * @description A line as text and in LaTeX.
          */
@@ -2306,6 +2352,51 @@ export interface components {
             text: string;
             /** Latex */
             latex: string;
+        };
+        /**
+         * SnapshotOut
+         * @description An example as it was at an earlier version.
+         */
+        SnapshotOut: {
+            /** Version */
+            version: number;
+            /**
+             * Taken
+             * Format: date-time
+             */
+            taken: string;
+            content: components["schemas"]["ExampleIn"];
+        };
+        /**
+         * Notations
+         * @description A line in the notations of other programs too.
+         */
+        Notations: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /** Mathml */
+            mathml: string;
+            /** Typst */
+            typst: string;
+            /** Ambiguities */
+            ambiguities: components["schemas"]["Ambiguity"][];
+        };
+        /**
+         * Text
+         * @description One line as typed.
+         */
+        Text: {
+            /** Text */
+            text: string;
+            /** Task */
+            task?: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
+            /** Variable */
+            variable?: string | null;
         };
         /**
          * ProblemIn
@@ -2440,19 +2531,6 @@ export interface components {
             stretches: components["schemas"]["Stretch"][];
         };
         /**
-         * Reading
-         * @description How a line is read: plain notation, LaTeX, spoken English.
-         */
-        Reading: {
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Text */
-            text: string;
-        };
-        /**
          * Rejected
          * @description A candidate that fails in the given, and why.
          */
@@ -2580,55 +2658,6 @@ export interface components {
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
-        };
-        /**
-         * Inspected
-         * @description What kind of problem it is and what is worth noticing.
-         */
-        Inspected: {
-            /** Kind */
-            kind: string;
-            reads: components["schemas"]["Reading"];
-            /** Unknown */
-            unknown: string | null;
-            /** Notices */
-            notices: components["schemas"]["Notice"][];
-            /** Ambiguities */
-            ambiguities: components["schemas"]["Ambiguity"][];
-            /** Excluded */
-            excluded: string[];
-            /** Methods */
-            methods: components["schemas"]["MethodOffered"][];
-            /** Traps */
-            traps?: string[];
-            /** Finished Means */
-            finished_means: string[];
-        };
-        /**
-         * MethodOffered
-         * @description A method that applies, why, and how many lines it takes.
-         */
-        MethodOffered: {
-            /** Method */
-            method: string;
-            /** Why */
-            why: string;
-            /** Lines */
-            lines: number;
-        };
-        /**
-         * Notice
-         * @description Something worth noticing before the first move.
-         */
-        Notice: {
-            /** Code */
-            code: string;
-            /** Says */
-            says: string;
-            /** Parts */
-            parts: components["schemas"]["Piece"][];
-            /** Where */
-            where: string | null;
         };
         /**
          * Nudged
@@ -3579,6 +3608,26 @@ export interface components {
             items: components["schemas"]["ItemIn"][];
             /** Version */
             version: number;
+        };
+        /**
+         * FactsFound
+         * @description Facts by example; ``late``: may be known when somebody asks again.
+         */
+        FactsFound: {
+            /** Facts */
+            facts: {
+                [key: string]: components["schemas"]["Facts"];
+            };
+            /** Late */
+            late: string[];
+        };
+        /**
+         * FactsWanted
+         * @description Examples whose facts are asked for at once.
+         */
+        FactsWanted: {
+            /** Examples */
+            examples: string[];
         };
         /**
          * NewProblem
@@ -4718,6 +4767,46 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_open_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Opened"];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -6607,11 +6696,14 @@ export interface operations {
             header?: never;
             path: {
                 identity: string;
-                example: string;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FactsWanted"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -6619,7 +6711,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Facts"];
+                    "application/json": components["schemas"]["FactsFound"];
                 };
             };
             /** @description Unauthorized */
@@ -6642,24 +6734,6 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -83,6 +83,29 @@ def test_a_change_on_an_old_version_never_overwrites(ada: ApiClient) -> None:
     assert ada.call("PUT", path, {**second, "version": 2}).json()["version"] == 3
 
 
+def test_an_opened_example_comes_with_what_the_algebra_would_answer(
+    ada: ApiClient, ben: ApiClient
+) -> None:
+    problem = {"task": "solve", "given": "2x + 1 = 7", "lines": ["2x = 8", "x = 4"]}
+    stored = ada.call("POST", "/examples", problem).json()
+    opened = ada.call("GET", f"/examples/{stored['id']}/opened").json()
+
+    alone = ada.call("GET", f"/examples/{stored['id']}").json()
+    assert {**opened["example"], "changed": alone["changed"]} == alone
+    assert opened["checked"] == ada.call("POST", "/algebra/check", problem).json()
+    asked = {**problem, "lines": [], "traps": False}
+    assert opened["inspected"] == ada.call("POST", "/algebra/inspect", asked).json()
+    assert ben.call("GET", f"/examples/{stored['id']}/opened").status_code == 404
+
+
+@pytest.mark.parametrize("given", ["2x + = (", "", "  "])
+def test_what_cannot_be_judged_opens_all_the_same(ada: ApiClient, given: str) -> None:
+    stored = ada.call("POST", "/examples", {"task": "solve", "given": given}).json()
+    opened = ada.call("GET", f"/examples/{stored['id']}/opened").json()
+    assert opened["example"]["given"] == given
+    assert (opened["checked"], opened["inspected"]) == (None, None)
+
+
 def test_storing_the_same_again_changes_nothing(ada: ApiClient) -> None:
     """A client that did not hear the answer may send its change once more."""
     path = f"/examples/{_created(ada)['id']}"

@@ -107,7 +107,9 @@ def test_facts_are_worked_out_once_and_come_with_the_set(
     assert [item["facts"] for item in stored["items"]] == [None, None]
 
     ids = [item["example"]["id"] for item in stored["items"]]
-    first, second = (ada.call("GET", f"{path}/facts/{one}").json() for one in ids)
+    with django_assert_max_num_queries(18):
+        found = ada.call("POST", f"{path}/facts", {"examples": ids}).json()
+    first, second = (found["facts"][one] for one in ids)
 
     assert (first["answer"], first["difficulty"]["score"] > 0) == ("x = 2", True)
     assert first["reveals"]
@@ -115,7 +117,9 @@ def test_facts_are_worked_out_once_and_come_with_the_set(
     with django_assert_max_num_queries(9):
         opened = ada.call("GET", path).json()
     assert [item["facts"] for item in opened["items"]] == [first, second]
-    assert ada.call("GET", f"{path}/facts/{stored['id']}").status_code == 404
+    stranger = {"examples": [stored["id"]]}
+    assert ada.call("POST", f"{path}/facts", stranger).json() == {"facts": {}, "late": []}
+    assert ada.call("POST", f"/sets/{ids[0]}/facts", stranger).status_code == 404
 
 
 def test_the_memory_keeps_refusals_and_forgets_what_took_too_long(
@@ -140,18 +144,19 @@ def test_what_took_too_long_is_not_called_unworkable(
     ada: ApiClient, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     stored = ada.set_of(LINEAR)
-    path = f"/sets/{stored['id']}/facts/{stored['items'][0]['example']['id']}"
+    one = stored["items"][0]["example"]["id"]
+    asked = ("POST", f"/sets/{stored['id']}/facts", {"examples": [one]})
 
     def late(*_: Any) -> None:
         raise pool.TookTooLong("late")
 
     with monkeypatch.context() as patched:
         patched.setattr(pool, "run", late)
-        reply = ada.call("GET", path)
-    again = ada.call("GET", path)
+        late_at_first = ada.call(*asked).json()
+    again = ada.call(*asked).json()
 
-    assert (reply.status_code, reply.json()["code"]) == (504, "time-out")
-    assert again.json()["answer"] == "x = 2"
+    assert late_at_first == {"facts": {}, "late": [one]}
+    assert again["facts"][one]["answer"] == "x = 2"
 
 
 def test_house_rules_of_a_set_reach_its_facts(ada: ApiClient) -> None:
@@ -159,7 +164,8 @@ def test_house_rules_of_a_set_reach_its_facts(ada: ApiClient) -> None:
     stored = ada.set_of(problem, house={"methods": ["complete-the-square"]})
 
     one = stored["items"][0]["example"]["id"]
-    facts = ada.call("GET", f"/sets/{stored['id']}/facts/{one}").json()
+    found = ada.call("POST", f"/sets/{stored['id']}/facts", {"examples": [one]}).json()
+    facts = found["facts"][one]
 
     assert facts["method"] == "complete-the-square"
 

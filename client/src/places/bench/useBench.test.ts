@@ -26,6 +26,9 @@ function answers(asked: Asked): { body: unknown } {
     return { body: { lines: [judged('2x = 6', 'ok'), judged('x = 3', 'ok')] } }
   }
   if (asked.path.endsWith('/inspect')) return { body: { reads: {}, methods: [] } }
+  if (asked.path.endsWith('/opened')) {
+    return { body: { example: { ...EXAMPLE, version: 2 }, checked: null, inspected: null } }
+  }
   return { body: { ...EXAMPLE, ...asked.body, version: 2 } }
 }
 

@@ -64,13 +64,15 @@ export function useBench(created: (id: string) => unknown) {
     await saving.save() // of the one before: nothing of it waits for this place any more
     history.value = emptyHistory()
     chosen.value = editing.value = null
-    const example = id
-      ? await result(api.GET('/api/examples/{identity}', { params: { path: { identity: id } } }))
+    const path = { identity: id ?? '' }
+    const found = id
+      ? await result(api.GET('/api/examples/{identity}/opened', { params: { path } }))
       : null
     if (mine !== opening) return
-    const before = example ? contentOf(example) : blank()
+    const before = found ? contentOf(found.example) : blank()
+    if (found) judging.took(found)
     content.value = before
-    saving.opened(example)
+    saving.opened(found?.example ?? null)
     if (!isSame(before, content.value)) history.value = remembered(history.value, copyOf(before))
   }
 

@@ -1,5 +1,5 @@
 /** What one does at the bench besides writing: opening, posing, working, crossing out, leaving for another view. */
-import { nextTick, ref, watch } from 'vue'
+import { nextTick, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -16,7 +16,10 @@ export type View = 'show' | 'key'
  */
 export function useBenchPlace(wanted: () => string | undefined, toEntry: () => void) {
   const router = useRouter()
-  const bench = useBench((id) => router.replace({ name: 'bench', params: { id } }))
+  /** Whoever has gone to another place is not brought back by an answer that comes late. */
+  let hasLeft = false
+  onScopeDispose(() => (hasLeft = true))
+  const bench = useBench((id) => hasLeft || router.replace({ name: 'bench', params: { id } }))
   const { content, draft, chosen, editing, saving, judging } = bench
   const posing = ref(false)
   const forking = ref(false)
@@ -32,7 +35,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     try {
       if (!id) {
         const last = (await result(api.GET('/api/examples'))).results[0]
-        if (wanted()) return // another one was opened meanwhile
+        if (hasLeft || wanted()) return // gone on meanwhile
         await router.replace({ name: 'bench', params: { id: last?.id ?? 'new' } })
         return
       }
@@ -90,7 +93,8 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   async function leaveFor(view: View): Promise<void> {
     await saving.save()
     const id = saving.id.value
-    if (saving.state.value === 'saved' && id) await router.push({ name: view, params: { id } })
+    if (!hasLeft && saving.state.value === 'saved' && id)
+      await router.push({ name: view, params: { id } })
   }
 
   return {

@@ -1,8 +1,11 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ref } from 'vue'
+import type { Schemas } from '@/api/client'
 import { blank, type Content } from '@/example/content'
 import { entered, fakeServer, judged, settled, type Asked } from '@/shared/testing/server'
 import { useJudging } from './useJudging'
+
+type Opened = Schemas['Opened']
 
 const INSPECTED = {
   kind: 'linear equation',
@@ -162,4 +165,38 @@ test('nothing is asked after the place is left', async () => {
   await settled(500)
 
   expect(calls).toEqual([])
+})
+
+test('what an example was opened with is shown and not asked for; what is typed under it is', async () => {
+  const calls = fakeServer(answers)
+  const content = ref<Content>(blank())
+  const draft = ref('')
+  const { value: judging, leave } = entered(() => useJudging(content, draft))
+  await settled(50)
+  const opened = { ...blank(), given: '2x = 6', lines: ['x = 9'] }
+  const checked = check({ method: 'POST', path: '', body: opened })
+
+  judging.took({ example: opened, checked, inspected: INSPECTED } as unknown as Opened)
+  content.value = { ...opened }
+  await settled(500)
+  expect(judging.stops.value.map((stop) => stop.mark)).toEqual(['wrong'])
+  expect(judging.given.value?.sides?.left).toBe('2x')
+  expect(calls).toHaveLength(0)
+
+  content.value.lines.push('x = 3')
+  await settled(50)
+  expect(judging.stops.value.map((stop) => stop.mark)).toEqual(['wrong', 'parallel'])
+  leave()
+})
+
+test('an example that came without a judgement is judged as ever', async () => {
+  const calls = fakeServer(answers)
+  const { content, judging } = bench(['x = 3'])
+  judging.took({
+    example: content.value,
+    checked: null,
+    inspected: null,
+  } as unknown as Opened)
+  await settled(50)
+  expect(calls.map((call) => call.path.split('/').at(-1))).toEqual(['check', 'inspect'])
 })

@@ -4,7 +4,7 @@ import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { aroundOf, marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
-import type { Content } from '@/example/content'
+import { contentOf, type Content } from '@/example/content'
 import { joined } from '@/example/explained'
 import { problemOf } from '@/example/problem'
 import { saidOf } from '@/example/stops'
@@ -89,14 +89,34 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   const whenever = { immediate: false }
   const soon = useTimeoutFn(() => void judge(!draft.value.trim()), PAUSE, whenever)
   const whySoon = useTimeoutFn(() => void judge(true, partly), PAUSE_BEFORE_WHY, whenever)
+  /** What came judged from the server, and is not asked for again. */
+  let judgedAlready = ''
   watch(
     [content, draft],
     () => {
+      if (!draft.value && JSON.stringify(problemOf(content.value)) === judgedAlready) return
       partly = null
+      judgedAlready = ''
       soon.start()
     },
     { deep: true, immediate: true },
   )
+
+  /** Take what an example was opened with; without a judgement it is asked for. */
+  function took({ example, checked: lines, inspected: problem }: Schemas['Opened']): void {
+    if (!lines || !problem) return
+    current?.abort()
+    soon.stop()
+    const body = problemOf(contentOf(example))
+    judgedAlready = JSON.stringify(body)
+    checked.value = lines
+    inspected.value = problem
+    sentGiven.value = markOfGiven(body)
+    failure.value = givenFailure.value = null
+    partly = lines.unexplained ? lines : null
+    if (partly) whySoon.start()
+    else whySoon.stop()
+  }
   watch(signedOut, (out) => {
     if (!out) soon.start()
   })
@@ -155,6 +175,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     given,
     lineAt,
     posed,
+    took,
     /** Judge now, where a slow or stopped server gave no answer. */
     again: () => void judge(true),
   }

@@ -9,7 +9,7 @@ import type { Sought } from './sought'
 const sought = defineModel<Sought>({ required: true })
 const tags = useTags('examples')
 const typed = ref(sought.value.words)
-const settled = refDebounced(typed, 200)
+const settled = refDebounced(typed, 120)
 watch(settled, (text) => (sought.value.words = text))
 
 /** The stops that a last line mostly has. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The examples as a table: the stop of the last line, name and problem, where it is used, how hard it is. */
-import { computed } from 'vue'
+import type { TableInstance } from 'element-plus'
+import { computed, useTemplateRef } from 'vue'
 import type { Schemas } from '@/api/client'
 import AsideButton from '@/filing/AsideButton.vue'
 import UsedIn from '@/filing/UsedIn.vue'
@@ -23,6 +24,9 @@ const props = defineProps<{
 }>()
 const order = defineModel<Order>('order', { required: true })
 defineEmits<{ chosen: [rows: Row[]] }>()
+
+const list = useTemplateRef<TableInstance>('list')
+defineExpose({ clear: () => list.value?.clearSelection() })
 
 const { units } = useUnits()
 const unitOf = (row: Row) => units.value.find((unit) => unit.id === row.unit)?.title
@@ -53,6 +57,7 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
 
 <template>
   <el-table
+    ref="list"
     :data="rows"
     row-key="id"
     :default-sort="sorted"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The examples of a year: found, sorted, filed under units, put aside and brought back; import and export. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import AsideNote from '@/filing/AsideNote.vue'
 import FileUnder from '@/filing/FileUnder.vue'
 import MoreRows from '@/filing/MoreRows.vue'
 import FiledList from '@/filing/FiledList.vue'
+import { useChosen } from '@/filing/useChosen'
 import { useListed } from '@/filing/useListed'
 import { usePuttingAside } from '@/filing/usePuttingAside'
 import PageHead from '@/shared/page/PageHead.vue'
@@ -30,17 +31,8 @@ const list = useListed<Row, ReturnType<typeof queryOf>>(
   (row) => !row.known,
 )
 const { rows, pending, seeking, failure, again, hasMore, more, fetchingMore } = list
-const chosen = ref<Row[]>([])
 const aside = usePuttingAside('examples')
-
-/** Another round of choosing: what was chosen before is forgotten. */
-const round = ref(0)
-
-function forget(): void {
-  chosen.value = []
-  round.value += 1
-}
-watch([query, aside.last], forget)
+const { chosen } = useChosen<Row>([query, aside.last])
 
 function start(): void {
   void router.push({ name: 'bench', params: { id: 'new' } })
@@ -73,12 +65,11 @@ function start(): void {
         </div>
         <ExampleTable
           v-else
-          :key="round"
+          ref="table"
           v-model:order="sought.order"
           :rows="rows"
           :aside="aside"
           :are-aside="sought.aside"
-          :data-seeking="seeking || undefined"
           @chosen="(now) => (chosen = now)"
         />
         <MoreRows :has-more="hasMore" :busy="fetchingMore" @more="more" />

@@ -65,8 +65,8 @@ async function toSet(): Promise<void> {
 <template>
   <main id="main" class="place" tabindex="-1">
     <ProofWays
-      v-model:errata="errata"
       :id="id"
+      v-model:errata="errata"
       :is-sheet="isSheet"
       :has-items="!!items.length"
       :can-accept="!!mendable.length"

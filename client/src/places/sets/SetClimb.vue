@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The problems of a set, each at its difficulty, joined by the line of the climb. */
 import { computed, nextTick, ref } from 'vue'
+import { useGrowing } from '@/shared/composables/useGrowing'
 import { words } from '@/texts/en'
 import ClimbItem from './ClimbItem.vue'
 import type { OpenSet } from './useSet'
@@ -11,6 +12,7 @@ const props = defineProps<{ set: OpenSet }>()
 const emit = defineEmits<{ remove: [index: number] }>()
 
 const { items, steps } = props.set
+const drawn = useGrowing(() => items.value.length)
 const rows = ref<{ focus: () => void }[]>([])
 const dragged = ref<number | null>(null)
 const hardest = computed(() => Math.max(1, ...steps.value.map((step) => step.score ?? 0)))
@@ -52,7 +54,7 @@ defineExpose({ choose })
   <div class="climb">
     <ol>
       <ClimbItem
-        v-for="(item, index) in items"
+        v-for="(item, index) in items.slice(0, drawn)"
         :key="item.example.id"
         :ref="(row) => row && (rows[index] = row as unknown as { focus: () => void })"
         v-model:marks="item.marks"

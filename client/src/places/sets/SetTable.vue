@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The sets as a table. */
-import { computed } from 'vue'
+import type { TableInstance } from 'element-plus'
+import { computed, useTemplateRef } from 'vue'
 import type { Schemas } from '@/api/client'
 import AsideButton from '@/filing/AsideButton.vue'
 import UsedIn from '@/filing/UsedIn.vue'
@@ -20,6 +21,9 @@ defineProps<{
 const order = defineModel<'changed' | 'name'>('order', { required: true })
 defineEmits<{ chosen: [rows: Row[]] }>()
 
+const list = useTemplateRef<TableInstance>('list')
+defineExpose({ clear: () => list.value?.clearSelection() })
+
 const { units } = useUnits()
 const unitOf = (row: Row) => units.value.find((unit) => unit.id === row.unit)?.title ?? ''
 const sorted = computed(() =>
@@ -31,6 +35,7 @@ const sorted = computed(() =>
 
 <template>
   <el-table
+    ref="list"
     :data="rows"
     row-key="id"
     :default-sort="sorted"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The sets of a year: found, filed under units, started, brought in, put aside and brought back. */
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -9,6 +9,7 @@ import AsideNote from '@/filing/AsideNote.vue'
 import FiledList from '@/filing/FiledList.vue'
 import FileUnder from '@/filing/FileUnder.vue'
 import MoreRows from '@/filing/MoreRows.vue'
+import { useChosen } from '@/filing/useChosen'
 import { useListed } from '@/filing/useListed'
 import { usePuttingAside } from '@/filing/usePuttingAside'
 import { useTags } from '@/filing/useUnits'
@@ -25,7 +26,7 @@ type Row = Schemas['SetRow']
 const router = useRouter()
 const { busy, refusal, run, again } = useAction()
 const typed = ref('')
-const sought = refDebounced(typed, 200)
+const sought = refDebounced(typed, 120)
 const unit = ref('')
 const tag = ref('')
 const areAside = ref(false)
@@ -42,13 +43,7 @@ const list = useListed<Row, { order: 'changed' | 'name' }>('sets', query, (wante
   result(api.GET('/api/sets', { params: { query: { ...wanted, cursor } } })),
 )
 const tags = useTags('sets')
-const chosen = ref<Row[]>([])
-/** Another round of choosing: what was chosen before is forgotten. */
-const round = ref(0)
-watch([query, aside.last], () => {
-  chosen.value = []
-  round.value += 1
-})
+const { chosen } = useChosen<Row>([query, aside.last])
 
 function start(): Promise<boolean> {
   return run(async () => {
@@ -102,7 +97,7 @@ function start(): Promise<boolean> {
         </section>
         <SetTable
           v-else
-          :key="round"
+          ref="table"
           v-model:order="order"
           :rows="list.rows.value"
           :aside="aside"

@@ -1,4 +1,4 @@
-/** What the core knows of a set's problems: asked for one by one, and again where it took too long. */
+/** What the core knows of a set's problems: asked for a few at a time, and again where it took too long. */
 import { onScopeDispose, ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { isPassing } from '@/api/queries'
@@ -8,35 +8,69 @@ export type Waiting = 'asked' | 'again' | 'late'
 
 /** Milliseconds before the next try; after the last it is given up until the set is opened anew. */
 const PAUSES = [1000, 3000, 8000]
+/** Problems that one call asks for, and calls at a time. */
+const A_CALL = 4
+const AT_ONCE = 2
 
 /** @param id the set's id, as a getter */
 export function useFacts(id: () => string) {
   const facts = ref<Record<string, Schemas['Facts']>>({})
   const waiting = ref<Record<string, Waiting>>({})
   const timers = new Set<ReturnType<typeof setTimeout>>()
+  /** Examples to ask for, each with the tries before. */
+  let wanted: [example: string, tries: number][] = []
+  let asking = 0
+  /** Grows when what was asked for is forgotten. */
+  let round = 0
 
-  /** Take what is known of an item, or ask for it: worked, and which errors it reveals or hides. */
-  async function learn(item: Schemas['ItemOut']): Promise<void> {
-    const example = item.example.id
-    if (facts.value[example] || waiting.value[example]) return
-    if (item.facts) return void (facts.value[example] = item.facts)
-    waiting.value[example] = 'asked'
-    await ask(example, 0)
+  /** Take what is known of the items, and ask for the others: worked, which errors each reveals or hides. */
+  function learn(items: Schemas['ItemOut'][]): void {
+    for (const { example, facts: known } of items) {
+      if (facts.value[example.id] || waiting.value[example.id]) continue
+      if (known) facts.value[example.id] = known
+      else want(example.id, 0)
+    }
   }
 
-  async function ask(example: string, tries: number): Promise<void> {
+  function want(example: string, tries: number): void {
+    waiting.value[example] = tries ? 'again' : 'asked'
+    wanted.push([example, tries])
+    if (asking < AT_ONCE) void Promise.resolve().then(askOn) // with those wanted in the same moment
+  }
+
+  async function askOn(): Promise<void> {
+    if (asking >= AT_ONCE || !wanted.length) return
+    const now = wanted.splice(0, A_CALL)
+    const mine = round
+    asking += 1
+    void askOn()
     try {
-      const path = { identity: id(), example }
-      facts.value[example] = await result(
-        api.GET('/api/sets/{identity}/facts/{example}', { params: { path } }),
+      const late = await ask(now.map(([example]) => example))
+      if (mine !== round) return
+      for (const [example, tries] of now) {
+        if (late.has(example)) later(example, tries)
+        else delete waiting.value[example]
+      }
+    } finally {
+      asking -= 1
+      void askOn()
+    }
+  }
+
+  /** Ask for these; return those that may be known later. */
+  async function ask(examples: string[]): Promise<Set<string>> {
+    const mine = round
+    const params = { path: { identity: id() } }
+    try {
+      const found = await result(
+        api.POST('/api/sets/{identity}/facts', { params, body: { examples } }),
       )
+      if (mine === round) Object.assign(facts.value, found.facts)
+      return new Set(found.late)
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
-      if (isPassing(reason)) return later(example, tries)
-      if (reason.status !== 404)
-        facts.value[example] = { refused: reason.message } as Schemas['Facts']
+      return new Set(isPassing(reason) ? examples : [])
     }
-    delete waiting.value[example]
   }
 
   function later(example: string, tries: number): void {
@@ -45,14 +79,16 @@ export function useFacts(id: () => string) {
     if (pause === undefined) return
     const timer = setTimeout(() => {
       timers.delete(timer)
-      void ask(example, tries + 1)
+      want(example, tries + 1)
     }, pause)
     timers.add(timer)
   }
 
   function forget(): void {
+    round += 1
     timers.forEach((timer) => clearTimeout(timer))
     timers.clear()
+    wanted = []
     facts.value = {}
     waiting.value = {}
   }

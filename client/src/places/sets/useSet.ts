@@ -87,7 +87,7 @@ export function useSet(id: () => string) {
     })
   }
   watch(id, load, { immediate: true })
-  watch(items, (now) => now.forEach((item) => void learn(item)))
+  watch(items, learn)
 
   const steps = computed(() =>
     items.value.map(({ example }) => {

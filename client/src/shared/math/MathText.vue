@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** Typeset mathematics; screen readers get its spoken form. */
-import katex from 'katex'
-import 'katex/dist/katex.min.css'
 import { computed } from 'vue'
 import { withDecimals } from './decimal'
+import { typeset } from './typeset'
 
 const props = defineProps<{
   /** LaTeX in math mode. */
@@ -15,12 +14,7 @@ const props = defineProps<{
 }>()
 
 const html = computed(() =>
-  katex.renderToString((props.display ? '\\displaystyle ' : '') + withDecimals(props.latex), {
-    throwOnError: false,
-    output: props.spoken ? 'html' : 'htmlAndMathml',
-    strict: false,
-    trust: (context) => context.command === '\\htmlClass' && context.class === 'lit',
-  }),
+  typeset((props.display ? '\\displaystyle ' : '') + withDecimals(props.latex), !props.spoken),
 )
 </script>
 

@@ -1,0 +1,70 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { entered, fakeServer, settled } from '@/shared/testing/server'
+import { useBenchPlace } from './useBenchPlace'
+
+const replace = vi.fn(() => Promise.resolve())
+vi.mock('vue-router', () => ({ useRouter: () => ({ replace, push: vi.fn() }) }))
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  localStorage.clear()
+  replace.mockClear()
+})
+afterEach(() => void vi.unstubAllGlobals())
+
+/** A server that answers after a second. */
+function slow(body: object, status = 200) {
+  return fakeServer((async () => {
+    await new Promise((done) => setTimeout(done, 1000))
+    return { body, status }
+  }) as unknown as Parameters<typeof fakeServer>[0])
+}
+
+test('the last example opens; not for somebody who has gone on meanwhile', async () => {
+  slow({ results: [{ id: 'last' }], next: null })
+  const stays = entered(() => useBenchPlace(() => undefined, vi.fn()))
+  await settled(1100)
+  expect(replace).toHaveBeenCalledWith({ name: 'bench', params: { id: 'last' } })
+
+  replace.mockClear()
+  const leaves = entered(() => useBenchPlace(() => undefined, vi.fn()))
+  await settled(500)
+  leaves.leave()
+  await settled(1000)
+  expect(replace).not.toHaveBeenCalled()
+  stays.leave()
+})
+
+test('a new example that is stored late does not bring anybody back to the bench', async () => {
+  slow({ id: 'made', version: 1, lines: [] })
+  const { value: bench, leave } = entered(() => useBenchPlace(() => 'new', vi.fn()))
+  await settled(10)
+  bench.pose('2x = 6')
+  await settled(800)
+  leave()
+  await settled(5000)
+  expect(replace).not.toHaveBeenCalled()
+})
+
+test('an example that is not there says so, and trying again is no use', async () => {
+  fakeServer(() => ({ status: 404, body: { code: 'not-found', message: 'Not there.', at: null } }))
+  const { value: bench } = entered(() => useBenchPlace(() => 'gone', vi.fn()))
+  await settled(10)
+  expect([bench.notOpened.value, bench.isGone.value]).toEqual(['Not there.', true])
+})
+
+test('working that fails says why, and can be done again', async () => {
+  let fails = true
+  fakeServer(({ path }) => {
+    if (!path.endsWith('/work')) return { body: { lines: [], reads: {}, methods: [], checks: [] } }
+    if (fails) return { status: 504, body: { code: 'time-out', message: 'Too long.', at: null } }
+    return { body: { lines: [{ text: 'x = 3' }] } }
+  })
+  const { value: bench } = entered(() => useBenchPlace(() => 'new', vi.fn()))
+  bench.pose('2x = 6')
+  await bench.workIt()
+  expect(bench.working.refusal.value).toBe('Too long.')
+  fails = false
+  await bench.working.again()
+  expect([bench.content.value.lines, bench.working.refusal.value]).toEqual([['x = 3'], ''])
+})

@@ -1,0 +1,18 @@
+/** A long list is drawn in parts: what is in sight at once, the rest in the next moments. */
+import { useTimeoutFn } from '@vueuse/core'
+import { ref, watch, type Ref } from 'vue'
+
+/** Rows that fill a screen, and rows that one more part has. */
+const FIRST = 10
+const PART = 10
+
+/** Return how many of `count` rows are drawn now: from few, when the list is entered, to all of them. */
+export function useGrowing(count: () => number): Ref<number> {
+  const drawn = ref(FIRST)
+  const later = useTimeoutFn(() => (drawn.value += PART), 0, { immediate: false })
+  watch([count, drawn], () => drawn.value < count() && later.start(), {
+    immediate: true,
+    flush: 'post',
+  })
+  return drawn
+}
