@@ -35,6 +35,22 @@ def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     assert violations(page) == []
 
 
+@pytest.mark.parametrize("path", ["/bench", "/sets"])
+def test_work_scrolls_in_its_own_room_and_not_the_page(page: Page, path: str) -> None:
+    sign_in(page)
+    page.goto(path)
+    if path == "/sets":
+        page.get_by_role("link", name="Equations that climb").click()
+        expect(page.locator(".coverage tbody tr").first).to_be_visible()
+    else:
+        Bench(page).pose("2(x + 5) = 5x - 8")
+        page.keyboard.press("Alt+w")
+        expect(page.locator("[data-stop=ok]").nth(2)).to_be_visible()
+    sizes = "[document.documentElement.scrollHeight, innerHeight]"
+    whole, seen = page.evaluate(sizes)
+    assert whole == seen
+
+
 def _in_theme(page: Page, theme: str) -> None:
     page.evaluate(f"localStorage.setItem('uchuu.theme', '{theme}')")
 

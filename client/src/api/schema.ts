@@ -2334,8 +2334,25 @@ export interface components {
         /**
          * Sides
          * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
+         *
+         *     ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins: there
+         *     the spine divides.
          */
         Sides: {
+            /** Left */
+            left: string;
+            /** Sign */
+            sign: string;
+            /** Right */
+            right: string;
+            /** Tracks */
+            tracks?: components["schemas"]["Track"][];
+        };
+        /**
+         * Track
+         * @description One of several relations on a line, cut at its sign, in LaTeX.
+         */
+        Track: {
             /** Left */
             left: string;
             /** Sign */

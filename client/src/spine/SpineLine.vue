@@ -5,14 +5,18 @@ import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
+import DividedLine from './DividedLine.vue'
 import { isLeaving } from './marks'
 import Stop from './Stop.vue'
+import type { Division } from './tracks'
 import type { StopLine } from './types'
 
 const props = defineProps<{
   line: StopLine
   /** Whether the details show this line. */
   chosen?: boolean
+  /** How the spine divides on this line. */
+  division?: Division | null
 }>()
 
 /** An expression that is given hangs on nothing yet: its stop is empty. */
@@ -65,23 +69,26 @@ const whole = computed(() => {
   </div>
   <div v-else class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
     <span class="number" aria-hidden="true">{{ line.number || '' }}</span>
-    <span class="left">
-      <MathText v-if="line.sides?.left" :latex="line.sides.left" :spoken="line.spoken" display />
-    </span>
-    <span class="on-spine">
-      <Stop :sign="sign" :mark="line.mark" />
-    </span>
-    <span class="right">
-      <MathText
-        v-if="line.sides"
-        :latex="line.sides.right"
-        :spoken="line.sides.left ? ' ' : line.spoken"
-        display
-      />
-      <code v-else class="as-typed">{{ line.text }}</code>
-      <i v-if="line.remark" class="remark">{{ line.remark }}</i>
-      <span v-if="line.operation" class="operation">| {{ readable(line.operation) }}</span>
-    </span>
+    <DividedLine v-if="division" :line="line" :division="division" />
+    <template v-else>
+      <span class="left">
+        <MathText v-if="line.sides?.left" :latex="line.sides.left" :spoken="line.spoken" display />
+      </span>
+      <span class="on-spine">
+        <Stop :sign="sign" :mark="line.mark" :tag="!!line.sides?.right && !line.sides.sign" />
+      </span>
+      <span class="right">
+        <MathText
+          v-if="line.sides"
+          :latex="line.sides.right"
+          :spoken="line.sides.left ? ' ' : line.spoken"
+          display
+        />
+        <code v-else class="as-typed">{{ line.text }}</code>
+        <i v-if="line.remark" class="remark">{{ line.remark }}</i>
+        <span v-if="line.operation" class="operation">| {{ readable(line.operation) }}</span>
+      </span>
+    </template>
     <span class="words">
       <span v-if="line.mark !== 'ok' && line.mark !== 'given'" class="says">{{
         words.stops[line.mark]

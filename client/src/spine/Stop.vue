@@ -7,6 +7,8 @@ defineProps<{
   /** The relation sign: =, ≠, ∴ … */
   sign: string
   mark: Mark
+  /** Whether the line is no relation but states a feature: the stop is a tag then, and has no sign. */
+  tag?: boolean
 }>()
 </script>
 
@@ -21,7 +23,8 @@ defineProps<{
     :aria-label="words.stops[mark]"
   >
     <g class="shape">
-      <circle v-if="mark === 'ok'" cx="18" cy="18" r="11.5" class="full" />
+      <path v-if="tag && mark === 'ok'" d="M7 10.5h14l8 7.5-8 7.5H7Z" class="full" />
+      <circle v-else-if="mark === 'ok'" cx="18" cy="18" r="11.5" class="full" />
       <template v-else-if="mark === 'condition'">
         <circle cx="18" cy="18" r="9.5" class="full" />
         <circle cx="18" cy="18" r="13.5" class="ring" />

@@ -192,6 +192,7 @@ export const words = {
     none: 'No earlier version is kept yet. One is kept whenever you change an example after a while.',
     back: 'Bring it back',
   },
+  spine: { or: 'or' },
   forks: {
     show: 'Forks',
     hide: 'Hide forks',

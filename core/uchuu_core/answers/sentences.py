@@ -1,5 +1,7 @@
 """Lines and sentences as every answer has them."""
 
+from typing import NotRequired
+
 from typing_extensions import TypedDict
 
 
@@ -18,12 +20,25 @@ class Piece(TypedDict, total=False):
     math: Mathematics
 
 
-class Sides(TypedDict):
-    """A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression."""
+class Track(TypedDict):
+    """One of several relations on a line, cut at its sign, in LaTeX."""
 
     left: str
     sign: str
     right: str
+
+
+class Sides(TypedDict):
+    """A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
+
+    ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins: there
+    the spine divides.
+    """
+
+    left: str
+    sign: str
+    right: str
+    tracks: NotRequired[list[Track]]
 
 
 class Shown(TypedDict):

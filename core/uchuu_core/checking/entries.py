@@ -78,7 +78,11 @@ def shown_entry(entry: Entry) -> Entered:
             joint = r"\;\Rightarrow\; " if leads_on else r",\; "
             rest = "".join(joint + latex(line) for line in every[1:])
             sides = first["sides"]
-            cut: Sides = {**sides, "right": sides["right"] + rest}
+            cut: Sides = {
+                "left": sides["left"],
+                "sign": sides["sign"],
+                "right": sides["right"] + rest,
+            }
             said = " then ".join(spoken(line) for line in every)
             record = {"latex": first["latex"] + rest, "sides": cut, "spoken": said}
     told = entry.told

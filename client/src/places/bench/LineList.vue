@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** The written lines on the spine: choose, edit, insert, move and delete them; forks between them. */
+import { computed } from 'vue'
 import ForkTrack from '@/spine/ForkTrack.vue'
 import SpineLine from '@/spine/SpineLine.vue'
+import { divisions } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
 import type { components } from '@/api/schema'
 import { words } from '@/texts/en'
@@ -28,6 +30,10 @@ const emit = defineEmits<LineChanges>()
 
 const { text, inserting, forked, note, choose, edit, insert, keep, keepNew, remove, move, toggle } =
   useLineList(() => props.texts, chosen, editing, emit)
+
+const divided = computed(() =>
+  divisions(props.stops, (number) => props.forksAfter(number).length > 0),
+)
 
 defineExpose({ choose, edit, insert, remove })
 </script>
@@ -83,7 +89,7 @@ defineExpose({ choose, edit, insert, remove })
         @keydown.delete.prevent="remove(index)"
         @keydown.escape="emit('leave')"
       >
-        <SpineLine :line="stop" :chosen="chosen === index" />
+        <SpineLine :line="stop" :chosen="chosen === index" :division="divided[index]" />
       </div>
       <ForkTrack
         v-if="forksAfter(stop.number).length"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** House rules, each with a live example that changes with the choice. */
+import { computed } from 'vue'
 import { readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import PageHead from '@/shared/page/PageHead.vue'
@@ -12,6 +13,14 @@ import { useHouse } from './useHouse'
 
 const { rules, root, reading, worked, decimal, decimalText, kept, refusal, again, choose } =
   useHouse()
+
+/** What the kernel says of √(9x²) = 3x by these rules: whether it holds, and when, or where it does not. */
+const saidOfRoot = computed(() => {
+  const line = root.value?.lines[0]
+  const holds = line?.verdict !== 'wrong'
+  const why = line?.if?.length ? line.if.map(readable).join(', ') : readable(line?.counter ?? '')
+  return [words.stops[holds ? 'condition' : 'wrong'], why].filter(Boolean).join(': ')
+})
 
 const READINGS = [
   { value: 'equal', name: words.house.equal, says: words.house.equalSays },
@@ -90,13 +99,7 @@ const DENSITIES = [
           <figcaption class="u-quiet">{{ words.house.live }}</figcaption>
           <span class="formula"><MathText latex="\sqrt{9x^2} = 3x" display /></span>
           <span class="u-quiet">
-            {{ words.stops[root.lines[0]?.verdict === 'wrong' ? 'wrong' : 'condition'] }}
-            <template v-if="root.lines[0]?.if?.length">
-              : {{ root.lines[0].if.map(readable).join(', ') }}
-            </template>
-            <template v-else-if="root.lines[0]?.counter">
-              : {{ readable(root.lines[0].counter) }}
-            </template>
+            {{ saidOfRoot }}
           </span>
         </template>
       </RuleChoice>

@@ -9,6 +9,7 @@ import { givenStop, writtenStops } from '@/example/stops'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import CandidateCheck from '@/spine/CandidateCheck.vue'
 import SpineLine from '@/spine/SpineLine.vue'
+import { divisions } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
 
@@ -45,6 +46,7 @@ const stops = computed<StopLine[]>(() => {
   const written = writtenStops(checked.value.lines, example.value?.reasons)
   return [givenStop(reading.value.reads, words.key.given), ...written]
 })
+const divided = computed(() => divisions(stops.value))
 </script>
 
 <template>
@@ -64,7 +66,12 @@ const stops = computed<StopLine[]>(() => {
     </template>
     <p v-if="example" class="u-quiet">{{ words.tasks[example.task] }}</p>
     <div class="u-spine" :class="{ hanging: !stops[0]?.sides?.left }">
-      <SpineLine v-for="stop in stops" :key="stop.number" :line="stop" />
+      <SpineLine
+        v-for="(stop, index) in stops"
+        :key="stop.number"
+        :line="stop"
+        :division="divided[index]"
+      />
     </div>
     <section v-if="checked?.checks?.length" class="checks">
       <h2>{{ words.key.check }}</h2>

@@ -7,6 +7,7 @@ import { toggleTheme } from '@/shared/composables/theme'
 import { useKeys } from '@/shared/composables/useKeys'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
+import { divisions, written } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
 import ShowAside from './ShowAside.vue'
@@ -32,11 +33,11 @@ const here = computed(() => forks.value.filter((item) => item.after === now.valu
 const open = computed(() => (now.value.fork ? here.value[now.value.fork.index] : null))
 const question = computed(() => told.value[now.value.shown + 1]?.ask || words.show.ask)
 
-const stops = computed<StopLine[]>(() => {
+const plain = computed<StopLine[]>(() => {
   const given = told.value[0]
   if (!given || !checked.value) return []
   const all = writtenStops(checked.value.lines, example.value?.reasons)
-  const written = all.slice(0, now.value.shown)
+  const revealed = all.slice(0, now.value.shown)
   const first: StopLine = {
     number: 0,
     text: given.text,
@@ -45,16 +46,23 @@ const stops = computed<StopLine[]>(() => {
     spoken: given.spoken ?? given.text,
     words: '',
   }
-  return [first, ...written].map((stop, index, all) => ({
+  return [first, ...revealed].map((stop) => ({
     ...stop,
     words: says.value ? stop.words : '',
     pieces: says.value ? stop.pieces : [],
-    sides:
-      lights.value && index && index === all.length - 1
-        ? (told.value[index]?.lit ?? stop.sides)
-        : stop.sides,
   }))
 })
+/** The same; what is new on the last line is lit. */
+const stops = computed(() =>
+  plain.value.map((stop, index, all) =>
+    lights.value && index && index === all.length - 1
+      ? { ...stop, sides: told.value[index]?.lit ?? stop.sides }
+      : stop,
+  ),
+)
+const divided = computed(() =>
+  divisions(plain.value).map((division, index) => written(division, stops.value[index]?.sides)),
+)
 
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'center' })))
 
@@ -106,7 +114,7 @@ useKeys({
         :key="index"
         :ref="(el) => index === stops.length - 1 && (current = el as HTMLElement)"
       >
-        <SpineLine :line="stop" />
+        <SpineLine :line="stop" :division="divided[index]" />
       </div>
       <ShowAside
         v-if="now.asking || open"

@@ -73,11 +73,29 @@ def test_lines_are_said_in_words(text: str, said: str) -> None:
         ("x <= 3", "x", "≤", "3"),
         ("x = 6/2 = 3", "x", "=", r"\frac{6}{2}=3"),
         ("no solution", "", "∴", r"\text{no solution}"),
-        ("x = 2 or x = 3", "x", "=", r"2\;\text{ or }\;x=3"),
+        ("domain: x != 2", "", "", r"\text{domain: }x\ne 2"),
     ],
 )
 def test_a_line_is_cut_at_its_sign(text: str, left: str, sign: str, right: str) -> None:
     assert sides(read(text)) == {"left": left, "sign": sign, "right": right}
+
+
+@pytest.mark.parametrize(
+    "text", ["x = 2 or x = 3", "x - 2 = 0 or x^2 = 3 or x = 1", "x < 2 or x > 3"]
+)
+def test_the_spine_divides_where_or_stands(text: str) -> None:
+    found = sides(read(text))
+    signs = {"≤": r"\le ", "≥": r"\ge "}
+    whole = [
+        one["left"] + signs.get(one["sign"], one["sign"]) + one["right"] for one in found["tracks"]
+    ]
+    assert r"\;\text{ or }\;".join(whole) == latex(read(text))
+    assert whole[0].startswith(found["left"] + found["sign"])
+
+
+@pytest.mark.parametrize("text", ["x != 2, x != 3", "2x = 6", "x = 2 + 3"])
+def test_it_does_not_divide_elsewhere(text: str) -> None:
+    assert "tracks" not in sides(read(text))
 
 
 def test_what_a_screen_needs_comes_together() -> None:

@@ -1,0 +1,69 @@
+/** Where the spine divides: a line with "or" runs on several tracks, which go on, join again or end. */
+import type { components } from '@/api/schema'
+import type { StopLine } from './types'
+
+type Track = components['schemas']['Track']
+
+export interface ShownTrack extends Track {
+  /** Goes on below, joins the spine again, ends because the next line leaves it out, or is the last. */
+  below: 'on' | 'joins' | 'ends' | 'last'
+}
+
+export interface Division {
+  tracks: ShownTrack[]
+  /** Whether the tracks come from those of the line above. */
+  goesOn: boolean
+}
+
+/** More, or wider ones, do not fit beside each other: signs of LaTeX on a side, by the number of tracks. */
+const WIDEST = [0, 0, 44, 14, 14]
+
+const same = (one: Track, other: Track) =>
+  one.left === other.left && one.sign === other.sign && one.right === other.right
+
+/** The tracks on which a line runs; none where the spine does not divide. */
+function tracksOf(line: StopLine | undefined): Track[] {
+  const tracks = line && !line.beside ? (line.sides?.tracks ?? []) : []
+  const widest = Math.max(...tracks.flatMap(({ left, right }) => [left.length, right.length]))
+  return widest <= (WIDEST[tracks.length] ?? 0) ? tracks : []
+}
+
+/**
+ * Return for each line how its spine divides; null where it does not.
+ * @param isApart whether something is drawn between a line, by its number, and the next one
+ */
+export function divisions(
+  lines: readonly StopLine[],
+  isApart: (number: number) => boolean = () => false,
+): (Division | null)[] {
+  return lines.map((line, index) => {
+    const tracks = tracksOf(line)
+    if (tracks.length < 2) return null
+    const above = lines[index - 1]
+    const below = lines[index + 1]
+    const goesOn = !!above && !isApart(above.number) && tracksOf(above).length === tracks.length
+    const isOn = !isApart(line.number) && tracksOf(below).length === tracks.length
+    const next = lines.slice(index + 1).find((one) => !one.beside && one.sides)
+    const kept = next?.sides ? (next.sides.tracks ?? [next.sides]) : []
+    const isLeftOut = (track: Track) =>
+      kept.some((one) => tracks.some((other) => same(one, other))) &&
+      !kept.some((one) => same(one, track))
+    return {
+      goesOn,
+      tracks: tracks.map((track) => ({
+        ...track,
+        below: isOn ? 'on' : !next ? 'last' : isLeftOut(track) ? 'ends' : 'joins',
+      })),
+    }
+  })
+}
+
+/** The same division, its tracks as `sides` writes them: what is new may be lit there. */
+export function written(
+  division: Division | null,
+  sides: StopLine['sides'] | undefined,
+): Division | null {
+  const tracks = sides?.tracks
+  if (!division || tracks?.length !== division.tracks.length) return division
+  return { ...division, tracks: division.tracks.map((one, at) => ({ ...one, ...tracks[at] })) }
+}

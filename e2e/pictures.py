@@ -1,0 +1,215 @@
+"""The pictures in docs/screenshots, taken anew from the demo data of a running application.
+
+Start it with an empty state folder, then: ``.venv/bin/python e2e/pictures.py http://127.0.0.1:8600 [name …]``.
+"""
+
+import os
+import sys
+from collections.abc import Callable
+from pathlib import Path
+
+from bench_page import Bench, sign_in
+from playwright.sync_api import Page, expect, sync_playwright
+
+FOLDER = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
+KEY = """1. Solve: 3x - 5 = x + 9
+   2x = 14
+   x = 7
+2. Solve: x^2 - 5x + 6 = 0
+   (x - 2)(x - 3) = 0
+   x = 2 or x = -3
+3. Simplify: (2x^3)^2
+   2x^6
+4. Factor: 6x^2 + 9x
+   3x(2x + 3)
+"""
+PATIENT = 60_000
+"""Milliseconds: forks and keys of a whole set are worked for the first time here."""
+
+
+def _opened(page: Page, title: str) -> Bench:
+    page.goto("/examples")
+    page.get_by_role("searchbox").fill(title)
+    page.get_by_role("link", name=title, exact=True).click()
+    expect(page.locator(".bench:has(.entry):not(:has([data-stop=waiting]))")).to_be_visible()
+    return Bench(page)
+
+
+def _set(page: Page, title: str) -> None:
+    page.goto("/sets")
+    page.get_by_role("link", name=title, exact=True).click()
+    expect(page.locator(".dot").first).to_be_visible()
+    expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
+
+
+def bench(page: Page) -> None:
+    """A wrong line, named."""
+    _opened(page, "Sign on the way across").stops.nth(1).click()
+
+
+def forks(page: Page) -> None:
+    """Forks of a line, one carried on to its end."""
+    _opened(page, "Two fractions, one plank")
+    page.keyboard.press("Alt+F")
+    page.locator(".stub").nth(1).click()
+    page.locator(".forks .row").first.click()
+    expect(page.locator(".opened li").first).to_be_visible()
+
+
+def exercises(page: Page) -> None:
+    """Choices and a planted mistake."""
+    _opened(page, "Two fractions, one plank")
+    page.goto(page.url.replace("/bench/", "/examples/") + "/exercise")
+    expect(page.locator(".katex").nth(8)).to_be_visible()
+
+
+def paper(page: Page) -> None:
+    """Side work, checks and words beside the spine."""
+    _opened(page, "A rope over the quay")
+
+
+def show(page: Page) -> None:
+    """Shown to the class."""
+    _opened(page, "Two fractions, one plank")
+    page.keyboard.press("Alt+S")
+    expect(page.get_by_role("button", name="Next")).to_be_enabled()
+    for _ in range(3):
+        page.keyboard.press("ArrowRight")
+
+
+def talk_track(page: Page) -> None:
+    """The talk track."""
+    _opened(page, "Two fractions, one plank")
+    page.goto(page.url.replace("/bench/", "/examples/") + "/track")
+    expect(page.get_by_role("row").nth(2)).to_be_visible()
+
+
+def the_set(page: Page) -> None:
+    """A set as a climb."""
+    _set(page, "Equations that climb")
+    page.locator(".problem").nth(2).click()
+
+
+def coverage(page: Page) -> None:
+    """What a set covers."""
+    _set(page, "Equations that climb")
+    page.locator(".coverage").scroll_into_view_if_needed()
+    page.evaluate("document.querySelector('.coverage').scrollIntoView()")
+
+
+def give(page: Page) -> None:
+    """A worked key."""
+    _set(page, "Equations that climb")
+    page.goto(page.url + "/print/key")
+    expect(page.get_by_role("img").first).to_be_visible()
+
+
+def proof(page: Page) -> None:
+    """A key that is proofed."""
+    page.goto("/proofs")
+    page.locator("textarea").fill(KEY)
+    page.keyboard.press("Control+Enter")
+    page.wait_for_url("**/proofs/*")
+    expect(page.locator("ol > li, ol > article").nth(3)).to_be_visible()
+
+
+def pose(page: Page) -> None:
+    """A problem while it is posed."""
+    page.goto("/bench/new")
+    page.get_by_label("The problem, as the sheet has it").fill("(x^2 - 9)/(x + 3) = 2/3 x")
+    expect(page.locator(".reading .katex").first).to_be_visible()
+
+
+def study(page: Page) -> None:
+    """A function beside its graph."""
+    _opened(page, "The harbour gauge as a graph")
+    expect(page.locator("svg .branch").first).to_be_visible()
+
+
+def next_step(page: Page) -> None:
+    """The next step, in three depths."""
+    _opened(page, "Loading rate")
+    for _ in range(2):
+        page.keyboard.press("Alt+H")
+        page.wait_for_load_state("networkidle")
+
+
+def side_by_side(page: Page) -> None:
+    """Two ways side by side."""
+    _opened(page, "Buoy chain")
+    page.get_by_role("button", name="Two ways side by side").click()
+    expect(page.locator(".paths li").nth(3)).to_be_visible()
+
+
+def factoring(page: Page) -> None:
+    """A factoring, worked."""
+    _opened(page, "Crates to factor")
+
+
+def key(page: Page) -> None:
+    """The printable key."""
+    _opened(page, "Two fractions, one plank")
+    page.keyboard.press("Alt+P")
+    expect(page.locator(".katex").nth(3)).to_be_visible()
+
+
+def examples(page: Page) -> None:
+    """The list of examples."""
+    page.goto("/examples")
+    expect(page.locator(".el-table__row").nth(9)).to_be_visible()
+
+
+def errors(page: Page) -> None:
+    """The catalogue of errors."""
+    page.goto("/errors")
+    expect(page.locator("article, section li").nth(3)).to_be_visible()
+
+
+def house(page: Page) -> None:
+    """House rules."""
+    page.goto("/house")
+    expect(page.locator(".katex").nth(2)).to_be_visible()
+
+
+PICTURES: dict[str, Callable[[Page], None]] = {
+    "bench": bench,
+    "forks": forks,
+    "exercises": exercises,
+    "paper": paper,
+    "show": show,
+    "talk-track": talk_track,
+    "set": the_set,
+    "coverage": coverage,
+    "give": give,
+    "proof": proof,
+    "pose": pose,
+    "study": study,
+    "next-step": next_step,
+    "side-by-side": side_by_side,
+    "factoring": factoring,
+    "key": key,
+    "examples": examples,
+    "errors": errors,
+    "house": house,
+}
+
+
+def main() -> None:
+    """Take those that are named, or all."""
+    address, *names = sys.argv[1:]
+    with sync_playwright() as playwright:
+        place = os.environ.get("UCHUU_CHROMIUM", "/usr/bin/chromium")
+        browser = playwright.chromium.launch(executable_path=place, args=["--no-sandbox"])
+        page = browser.new_page(base_url=address, viewport={"width": 1280, "height": 800})
+        expect.set_options(timeout=PATIENT)
+        sign_in(page)
+        for name in names or PICTURES:
+            PICTURES[name](page)
+            page.wait_for_load_state("networkidle")
+            page.wait_for_timeout(600)  # a picture, not a test: what fades in has come
+            page.screenshot(path=FOLDER / f"{name}.png")
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()

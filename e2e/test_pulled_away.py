@@ -1,0 +1,149 @@
+"""Network, server and session are pulled away at each kind of action: it is said, and done when they are back."""
+
+from collections.abc import Callable
+from contextlib import suppress
+
+import pytest
+from bench_page import Bench, sign_in
+from playwright.sync_api import BrowserContext, Error, Locator, Page, Route, expect
+
+Act = Callable[[Page], Callable[[], None]]
+"""Gets ready while all is well; what it returns acts, and ``DONE`` holds what is there afterwards."""
+
+
+def a_line(page: Page) -> Callable[[], None]:
+    Bench(page).pose("4x = 20")
+    Bench(page).expect_saved()
+    return lambda: (Bench(page).entry.fill("x = 5"), page.keyboard.press("Enter"))[0]
+
+
+def working(page: Page) -> Callable[[], None]:
+    Bench(page).pose("4x - 3 = 17")
+    Bench(page).expect_saved()
+    return lambda: page.keyboard.press("Alt+w")
+
+
+def a_next_step(page: Page) -> Callable[[], None]:
+    Bench(page).pose("4x = 24")
+    Bench(page).expect_saved()
+    return lambda: page.keyboard.press("Alt+h")
+
+
+def forks(page: Page) -> Callable[[], None]:
+    bench = Bench(page)
+    bench.pose("3(x - 2) = 15")
+    bench.write("3x - 6 = 15")
+    bench.expect_saved()
+    return lambda: page.keyboard.press("Alt+f")
+
+
+def a_title(page: Page) -> Callable[[], None]:
+    page.goto("/sets")
+    page.get_by_role("button", name="Start a set").click()
+    title = page.get_by_role("textbox", name="Name of the set")
+    expect(title).to_be_visible()
+    return lambda: (title.fill("Quay and crane"), title.press("Tab"))[1]
+
+
+def a_new_set(page: Page) -> Callable[[], None]:
+    page.goto("/sets")
+    start = page.get_by_role("button", name="Start a set")
+    expect(start).to_be_enabled()
+    return start.click
+
+
+def a_list(page: Page) -> Callable[[], None]:
+    page.goto("/sets")
+    expect(page.get_by_role("table").first).to_be_visible()
+    return page.get_by_role("link", name="Examples").click
+
+
+def an_example_opened(page: Page) -> Callable[[], None]:
+    page.goto("/examples")
+    link = page.get_by_role("link", name="Ferry tickets", exact=True)
+    expect(link).to_be_visible()
+    return link.click
+
+
+def a_house_rule(page: Page) -> Callable[[], None]:
+    page.goto("/house")
+    rule = page.locator("label").filter(has_text="As in a key").first
+    expect(rule).to_be_visible()
+    return rule.click
+
+
+def an_own_error(page: Page) -> Callable[[], None]:
+    page.goto("/errors")
+    page.get_by_role("button", name="Add an error").click()
+    page.get_by_label("Name", exact=False).first.fill("Halves the radicand")
+    page.get_by_placeholder("sqrt(a - b)").fill("sqrt(a)")
+    page.get_by_placeholder("sqrt(a) - sqrt(b)").fill("a/2")
+    keep = page.get_by_role("button", name="Keep")
+    expect(keep).to_be_enabled()
+    return keep.click
+
+
+def a_key(page: Page) -> Callable[[], None]:
+    page.goto("/proofs")
+    page.locator("textarea").fill("1. Solve: 2x = 8\n x = 4\n")
+    return lambda: page.keyboard.press("Control+Enter")
+
+
+ACTIONS: dict[str, tuple[Act, Callable[[Page], Locator]]] = {
+    "a line": (a_line, lambda page: page.locator("[data-stop=ok]")),
+    "working": (working, lambda page: page.locator("[data-stop=ok]").last),
+    "a next step": (a_next_step, lambda page: page.locator("aside em, aside i").first),
+    "forks": (forks, lambda page: page.locator(".stub").first),
+    "a title": (a_title, lambda page: page.get_by_text("saved", exact=False).first),
+    "a new set": (a_new_set, lambda page: page.get_by_text("What stands over the sheet")),
+    "a list": (a_list, lambda page: page.locator(".el-table__row").nth(9)),
+    "an example": (an_example_opened, lambda page: page.locator("[data-stop=ok]").last),
+    "a house rule": (a_house_rule, lambda page: page.get_by_text("kept", exact=True)),
+    "an own error": (an_own_error, lambda page: page.get_by_text("Halves the radicand").first),
+    "a key": (a_key, lambda page: page.locator(".item").first),
+}
+AWAY = {"code": "database-away", "message": "The database does not answer.", "at": None}
+
+
+def _pull(trouble: str, page: Page, window: BrowserContext) -> None:
+    def answer(route: Route) -> None:
+        if trouble == "network":
+            route.abort()
+        else:
+            route.fulfill(status=503, json=AWAY)
+
+    if trouble == "session":
+        window.clear_cookies(name="sessionid")
+    else:
+        page.route("**/api/**", answer)
+
+
+def _put_back(page: Page) -> None:
+    """Do what the page asks for: sign in again, and try again where it offers to."""
+    page.unroute("**/api/**")
+    dialog = page.get_by_role("dialog", name="Your session has ended")
+    if dialog.is_visible():
+        dialog.get_by_label("Password").fill("harbour-42")
+        dialog.get_by_role("button", name="Sign in").click()
+        expect(dialog).to_be_hidden()
+    again = page.get_by_role("button", name="Try again")
+    for button in again.all():
+        with suppress(Error):  # it was done meanwhile
+            button.click(timeout=1000)
+
+
+@pytest.mark.parametrize("trouble", ["network", "server", "session"])
+@pytest.mark.parametrize("action", ACTIONS)
+def test_what_is_pulled_away_is_said_and_the_action_is_done_when_it_is_back(
+    page: Page, window: BrowserContext, action: str, trouble: str
+) -> None:
+    sign_in(page)
+    ready, done = ACTIONS[action]
+    act = ready(page)
+    _pull(trouble, page, window)
+    act()
+    said = page.locator("[role=alert], [role=dialog], [role=status]:has-text('not saved')")
+    expect(said.filter(visible=True).first).to_be_visible()
+
+    _put_back(page)
+    expect(done(page)).to_be_visible()
