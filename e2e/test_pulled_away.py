@@ -26,6 +26,7 @@ def working(page: Page) -> Callable[[], None]:
 def a_next_step(page: Page) -> Callable[[], None]:
     Bench(page).pose("4x = 24")
     Bench(page).expect_saved()
+    expect(page.locator(".next button")).to_be_visible()
     return lambda: page.keyboard.press("Alt+h")
 
 
@@ -62,14 +63,14 @@ def an_example_opened(page: Page) -> Callable[[], None]:
     page.goto("/examples")
     link = page.get_by_role("link", name="Ferry tickets", exact=True)
     expect(link).to_be_visible()
-    return link.click
+    return lambda: _pressed(link)
 
 
 def a_house_rule(page: Page) -> Callable[[], None]:
     page.goto("/house")
-    rule = page.locator("label").filter(has_text="As in a key").first
+    rule = page.locator("label.el-radio:not(.is-checked)").nth(2)
     expect(rule).to_be_visible()
-    return rule.click
+    return lambda: _pressed(rule)
 
 
 def an_own_error(page: Page) -> Callable[[], None]:
@@ -92,16 +93,23 @@ def a_key(page: Page) -> Callable[[], None]:
 ACTIONS: dict[str, tuple[Act, Callable[[Page], Locator]]] = {
     "a line": (a_line, lambda page: page.locator("[data-stop=ok]")),
     "working": (working, lambda page: page.locator("[data-stop=ok]").last),
-    "a next step": (a_next_step, lambda page: page.locator("aside em, aside i").first),
+    "a next step": (a_next_step, lambda page: page.locator(".next .notice")),
     "forks": (forks, lambda page: page.locator(".stub").first),
     "a title": (a_title, lambda page: page.get_by_text("saved", exact=False).first),
     "a new set": (a_new_set, lambda page: page.get_by_text("What stands over the sheet")),
     "a list": (a_list, lambda page: page.locator(".el-table__row").nth(9)),
     "an example": (an_example_opened, lambda page: page.locator("[data-stop=ok]").last),
-    "a house rule": (a_house_rule, lambda page: page.get_by_text("kept", exact=True)),
+    "a house rule": (a_house_rule, lambda page: page.get_by_text("Kept.", exact=True)),
     "an own error": (an_own_error, lambda page: page.get_by_text("Halves the radicand").first),
     "a key": (a_key, lambda page: page.locator(".item").first),
 }
+
+
+def _pressed(where: Locator) -> None:
+    """Press it, though a dialog may have come over it in this moment."""
+    where.evaluate("(element) => element.click()")
+
+
 AWAY = {"code": "database-away", "message": "The database does not answer.", "at": None}
 
 

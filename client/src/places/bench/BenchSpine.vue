@@ -17,7 +17,7 @@ const props = defineProps<{
 
 const { content, draft, chosen, editing, judging, forking } = props.bench
 const { failure, stops, draftStop, given } = judging
-const { forks, after, refused, isLooking, wantsMore, askForMore } = props.bench.forks
+const { forks, after, refused, isLooking, wantsMore, askForMore, again } = props.bench.forks
 const entry = useTemplateRef<InstanceType<typeof EntryLine>>('entry')
 const list = useTemplateRef<InstanceType<typeof LineList>>('list')
 
@@ -61,9 +61,9 @@ defineExpose({
       @up="content.lines.length && list?.choose(content.lines.length - 1)"
       @leave="bench.goOn"
     />
-    <p v-if="forking" class="u-quiet first" role="status">
-      <template v-if="refused">{{ refused }}</template>
-      <template v-else-if="isLooking">{{ words.forks.looking }}</template>
+    <FailureNote v-if="forking" :message="refused" @again="again" />
+    <p v-if="forking && !refused" class="u-quiet first" role="status">
+      <template v-if="isLooking">{{ words.forks.looking }}</template>
       <template v-else-if="!forks.length">{{ words.forks.none }}</template>
       <el-button v-else-if="!wantsMore" @click="askForMore">{{ words.forks.more }}</el-button>
     </p>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** The next step at three depths: what to notice, which law, the line itself. */
 import { computed, ref, watch } from 'vue'
-import { api, Refusal, result, type Schemas } from '@/api/client'
+import { api, result, type Schemas } from '@/api/client'
+import { useAction } from '@/api/useAction'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
+import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
@@ -20,7 +22,7 @@ const emit = defineEmits<{
 /** 0: nothing shown, 1: what to notice, 2: the law, 3: the line. */
 const depth = ref(0)
 const step = ref<Schemas['Nudged'] | null>(null)
-const refused = ref('')
+const action = useAction()
 
 const problem = computed(() => problemOf(props.content))
 
@@ -29,7 +31,7 @@ watch(
   () => {
     depth.value = 0
     step.value = null
-    refused.value = ''
+    action.refusal.value = ''
   },
 )
 
@@ -38,20 +40,14 @@ async function deeper(): Promise<void> {
     if (step.value?.text) emit('write', step.value.text)
     return
   }
-  if (!step.value) {
+  await action.run(async () => {
     const asked = JSON.stringify(problem.value)
-    try {
-      const found = await result(api.POST('/api/algebra/nudge', { body: problem.value }))
-      if (asked !== JSON.stringify(problem.value)) return
-      step.value = found
-      refused.value = ''
-    } catch (refusal) {
-      if (!(refusal instanceof Refusal)) throw refusal
-      refused.value = refusal.message
-      return
-    }
-  }
-  depth.value += 1
+    const found =
+      step.value ?? (await result(api.POST('/api/algebra/nudge', { body: problem.value })))
+    if (asked !== JSON.stringify(problem.value)) return
+    step.value = found
+    depth.value += 1
+  })
 }
 
 const asks = computed(() => words.bench.nudge[depth.value as 0 | 1 | 2 | 3])
@@ -61,8 +57,8 @@ defineExpose({ deeper })
 <template>
   <section class="next" aria-live="polite">
     <h2>{{ words.bench.nextStep }}</h2>
-    <p v-if="refused" class="u-warm">{{ refused }}</p>
-    <p v-else-if="step?.done">{{ step.says }}</p>
+    <FailureNote :message="action.refusal.value" @again="action.again" />
+    <p v-if="step?.done">{{ step.says }}</p>
     <template v-else-if="step">
       <p class="notice">{{ step.notice }}</p>
       <p v-if="depth > 1">

@@ -63,5 +63,5 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
     return forks.value.filter((fork) => fork.after === number)
   }
 
-  return { forks, after, refused, isLooking, wantsMore, askForMore }
+  return { forks, after, refused, isLooking, wantsMore, askForMore, again: () => void look() }
 }
