@@ -12,6 +12,15 @@ def sign_in(page: Page, name: str = "marin", password: str = "harbour-42") -> No
     expect(page.get_by_role("navigation", name="Places")).to_be_visible()
 
 
+def found_example(page: Page, name: str) -> Locator:
+    """Find an example in the list; return its link."""
+    page.goto("/examples")
+    page.get_by_role("searchbox").fill(name)
+    link = page.get_by_role("link", name=name, exact=True).first
+    expect(link).to_be_visible()
+    return link
+
+
 def expect_said(where: Locator, sentence: str) -> None:
     """Hold that a sentence with *sentence* in it is said at *where*, its mathematics typeset."""
     expect(where.locator(f'[data-says*="{sentence}"]').first).to_be_visible()

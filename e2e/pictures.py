@@ -8,7 +8,7 @@ import sys
 from collections.abc import Callable
 from pathlib import Path
 
-from bench_page import Bench, sign_in
+from bench_page import Bench, found_example, sign_in
 from playwright.sync_api import Page, expect, sync_playwright
 
 FOLDER = Path(__file__).resolve().parents[1] / "docs" / "screenshots"
@@ -28,9 +28,7 @@ PATIENT = 60_000
 
 
 def _opened(page: Page, title: str) -> Bench:
-    page.goto("/examples")
-    page.get_by_role("searchbox").fill(title)
-    page.get_by_role("link", name=title, exact=True).click()
+    found_example(page, title).click()
     expect(page.locator(".bench:has(.entry):not(:has([data-stop=waiting]))")).to_be_visible()
     return Bench(page)
 

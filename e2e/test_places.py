@@ -4,7 +4,7 @@ import json
 from pathlib import Path
 
 import pytest
-from bench_page import Bench, choose, sign_in, tick
+from bench_page import Bench, choose, found_example, sign_in, tick
 from playwright.sync_api import Page, expect
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -59,8 +59,7 @@ def _in_theme(page: Page, theme: str) -> None:
 def test_what_is_shown_printed_and_gathered_has_no_barrier(page: Page, theme: str) -> None:
     sign_in(page)
     _in_theme(page, theme)
-    page.goto("/examples")
-    page.get_by_role("link", name="Two fractions, one plank").click()
+    found_example(page, "Two fractions, one plank").click()
     bench = Bench(page)
     expect(bench.stops.first).to_have_attribute("data-stop", "ok")
     page.keyboard.press("Alt+f")
@@ -106,10 +105,8 @@ def test_the_sign_in_has_no_barrier(page: Page) -> None:
 
 def test_bench_and_key_with_every_kind_of_stop_have_no_barrier(page: Page) -> None:
     sign_in(page)
-    page.goto("/examples")
     for name in ("Sign on the way across", "Right by luck", "Two fractions, one plank"):
-        page.goto("/examples")
-        page.get_by_role("link", name=name).click()
+        found_example(page, name).click()
         bench = Bench(page)
         expect(bench.stops.first).not_to_have_attribute("data-stop", "waiting")
         bench.stops.first.click()
@@ -128,9 +125,7 @@ def test_two_teachers_see_their_own_examples(page: Page) -> None:
 
     page.get_by_role("button", name="Sign out").click()
     sign_in(page, "marin")
-    page.goto("/examples")
-
-    expect(page.get_by_role("link", name="Ferry tickets")).to_be_visible()
+    found_example(page, "Ferry tickets")
     expect(page.get_by_role("link", name="Rope in equal lengths")).to_have_count(0)
 
 

@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from bench_page import Bench, choose, expect_said, sign_in
+from bench_page import Bench, choose, expect_said, found_example, sign_in
 from playwright.sync_api import BrowserContext, Page, expect
 
 
@@ -89,8 +89,7 @@ def test_the_name_and_the_task_are_saved_and_undone(page: Page) -> None:
     page.keyboard.press("Enter")
     choose(page, "Task", "Expand")
     bench.expect_saved()
-    page.goto("/examples")
-    page.get_by_role("link", name="A rope and a half").first.click()
+    found_example(page, "A rope and a half").click()
 
     expect(name).to_have_value("A rope and a half")
     Bench(page).expect_task("Expand")

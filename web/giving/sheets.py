@@ -17,7 +17,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.notation import mathml, plain, read, readable, typst
 from uchuu_core.notation.tokens import Decimal
 from uchuu_core.notation.writers.latex import latex
-from uchuu_core.tree.nodes import Line, Relation
+from uchuu_core.tree.nodes import Either, Feature, Line, Outcome, Relation, ValueSet
 
 What = Literal["handout", "short", "key", "mistakes", "choices", "slides"]
 Room = Literal["lines", "grid", "none"]
@@ -43,7 +43,8 @@ class Math:
     """A line in every notation; only ``text`` where it cannot be read.
 
     ``inside``: how it is written inside a sentence that is plain text.
-    ``left``, ``sign``, ``right``: the Typst of its sides, "" where it is no relation.
+    ``left``, ``right``: the Typst of its sides, "" where it is no relation; ``sign``: on what it hangs.
+    ``tracks``: the relations that "or" joins, each with its sides.
     """
 
     text: str
@@ -52,8 +53,9 @@ class Math:
     mathml: str = ""
     inside: str = ""
     left: str = ""
-    sign: str = ""
+    sign: str = "="
     right: str = ""
+    tracks: tuple[dict[str, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -172,11 +174,23 @@ def math_of(text: str) -> Math:
 
 
 def _in_all(line: Line) -> Math:
-    sides = {}
+    found = Math(plain(line), latex(line), typst(line), mathml(line), readable(line))
     if isinstance(line, Relation):
-        sides = {"left": typst(line.left), "sign": _SIGNS[line.sign], "right": typst(line.right)}
-    found = Math(plain(line), latex(line), typst(line), mathml(line), readable(line), **sides)
+        found = replace(found, **_sides(line))
+    elif isinstance(line, Either) and line.is_or:
+        first, *others = tracks = tuple(map(_sides, line.options))
+        more = [f"{one['left']} {one['sign']} {one['right']}" for one in others]
+        right = ' " or " '.join([first["right"], *more])
+        found = replace(found, **{**first, "right": right}, tracks=tracks)
+    elif isinstance(line, Feature):
+        found = replace(found, sign="")
+    elif isinstance(line, Outcome | ValueSet):
+        found = replace(found, sign="∴")
     return found if _decimal.get() == "point" else _with_commas(found)
+
+
+def _sides(line: Relation) -> dict[str, str]:
+    return {"left": typst(line.left), "sign": _SIGNS[line.sign], "right": typst(line.right)}
 
 
 _POINT = re.compile(r"(?<=\d)\.(?=\d)")
@@ -193,9 +207,11 @@ def _with_commas(math: Math) -> Math:
         "left": '","',
         "right": '","',
     }
-    return replace(
-        math, **{name: _POINT.sub(sign, getattr(math, name)) for name, sign in signs.items()}
-    )
+    written = {name: _POINT.sub(sign, getattr(math, name)) for name, sign in signs.items()}
+    tracks = [
+        {name: _POINT.sub('","', side) for name, side in track.items()} for track in math.tracks
+    ]
+    return replace(math, **written, tracks=tuple(tracks))
 
 
 _SIGNS = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}

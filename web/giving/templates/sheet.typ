@@ -1,7 +1,7 @@
 // A sheet on paper: problems with room, short answers, a worked key on the spine, choices, mistakes.
+#import "spine.typ": *
 #let sheet = json(bytes(sys.inputs.sheet))
 #let words = json(bytes(sys.inputs.words))
-#let quiet = luma(90)
 
 #set document(title: sheet.title)
 #set page(
@@ -14,60 +14,6 @@
 )
 #set text(11pt, lang: "en")
 #set par(leading: 0.6em)
-
-// A line as mathematics, or as it was typed where it could not be read.
-#let maths(m) = if m.typst == "" { raw(m.text) } else { eval(m.typst, mode: "math") }
-#let display(m) = if m.typst == "" { raw(m.text) } else { math.equation(block: false, math.display(eval(m.typst, mode: "math"))) }
-
-// What is said: words, and mathematics as such.
-#let sentence(pieces) = for piece in pieces {
-  if piece.math == none { piece.text } else { maths(piece.math) }
-}
-
-// The same in a cell of its own: as high as what is drawn, so that fractions do not meet.
-#let cell(m) = {
-  set text(top-edge: "bounds", bottom-edge: "bounds")
-  display(m)
-}
-#let side(source) = {
-  set text(top-edge: "bounds", bottom-edge: "bounds")
-  math.display(eval(source, mode: "math"))
-}
-
-#let stop(sign, open: false) = box(circle(
-  radius: 6.2pt,
-  inset: 0pt,
-  stroke: 0.9pt,
-  fill: if open { white } else { black },
-  align(center + horizon, text(8pt, weight: "bold", fill: if open { black } else { white }, sign)),
-))
-
-// One line of the spine: left side, stop, right side, what is said. The rule between the two middle columns
-// is drawn by the grid; the stop is set on it.
-#let on-spine(m, says, open: false) = {
-  let has-sides = m.left != ""
-  (
-    align(right, if has-sides { side(m.left) }),
-    align(right, move(dx: 9.2pt, stop(if has-sides { m.sign } else { "=" }, open: open))),
-    [],
-    if has-sides { side(m.right) } else { cell(m) },
-    text(8.5pt, fill: quiet, sentence(says)),
-  )
-}
-
-#let spine(given, lines) = {
-  let hangs = given.left == ""
-  grid(
-    columns: (if hangs { 14mm } else { 42mm }, 11pt, 11pt, 1fr, 52mm),
-    column-gutter: 0pt,
-    row-gutter: 0pt,
-    inset: (x: 3pt, y: 4.5pt),
-    align: horizon,
-    grid.vline(x: 2, stroke: 0.8pt),
-    ..on-spine(given, (), open: true),
-    ..lines.map(line => on-spine(line.math, line.says)).flatten(),
-  )
-}
 
 #let room(item) = {
   let height = item.room * 8.5mm

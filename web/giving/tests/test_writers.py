@@ -4,6 +4,7 @@ import csv
 import io
 import re
 
+import pytest
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
 from exchange.reading import _csv_rows
 from hypothesis import given, settings
@@ -34,7 +35,8 @@ TYPED = st.one_of(
         ]
     ),
 )
-MATHS = st.one_of(st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)", "no solution"]), TYPED).map(math_of)
+LINES = ["x^2/2 = 3", "sqrt(2x + 1)", "no solution", "x = 1/2 or x = -3", "hole: (2, 1/3)"]
+MATHS = st.one_of(st.sampled_from(LINES), TYPED).map(math_of)
 
 WORDS = TYPED.map(Piece)
 PIECES = st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)"]).map(lambda text: Piece("", math_of(text)))
@@ -99,6 +101,29 @@ def test_text_formats_hold_whatever_is_typed(sheet: Sheet) -> None:
 def test_paper_is_set_whatever_is_typed(sheet: Sheet) -> None:
     assert pdf(sheet).startswith(b"%PDF-")
     assert all(b"<svg" in page for page in pages(sheet))
+
+
+@pytest.mark.parametrize(
+    ("lines", "stops", "tags", "level"),
+    [
+        (["(x - 2)(x - 3) = 0"], 2, 0, 0),
+        (["x - 2 = 0 or x - 3 = 0"], 3, 0, 2),  # a rail to each track
+        (["x - 2 = 0 or x - 3 = 0", "x = 2 or x = 3"], 5, 0, 2),  # they go on straight down
+        (["x = 2 or x = 3", "x = 2"], 4, 0, 4),  # one joins the spine again, one is struck
+        (["x = 2 or x = 3", "2 = x"], 4, 0, 4),  # both join
+        ([" or ".join(f"x = {n}" for n in range(6))], 2, 0, 0),  # too many to stand side by side
+        (["hole: (2, 3)"], 1, 1, 0),
+    ],
+)
+def test_the_spine_divides_on_paper(lines: list[str], stops: int, tags: int, level: int) -> None:
+    written = [Written(math_of(line)) for line in lines]
+    item = SheetItem(1, "solve", "Solve", math_of("x^2 - 5x = -6"), lines=written)
+    (page,) = pages(Sheet("Quay", "", "", "key", "lines", "a4", [item]))
+    drawn = page.decode()
+    assert len(re.findall(r'd="M 0 0m 0 [\d.]+c 0 -', drawn)) == stops
+    assert len(re.findall(r'd="M 0 0h [\d.]+l [^"]*Z', drawn)) == tags
+    under_the_title = 1
+    assert len(re.findall(r'd="M 0 0h -?[\d.]+ ?"', drawn)) - under_the_title == level
 
 
 @given(items(1))

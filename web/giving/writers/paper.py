@@ -2,6 +2,7 @@
 
 import json
 from pathlib import Path
+from typing import Any, Literal
 
 import typst
 
@@ -29,21 +30,22 @@ def _inputs(sheet: Sheet) -> dict[str, str]:
     }
 
 
-def _template(sheet: Sheet) -> bytes:
-    name = "slides.typ" if sheet.what == "slides" else "sheet.typ"
-    return (TEMPLATES / name).read_bytes()
-
-
 def pdf(sheet: Sheet) -> bytes:
     """Return the sheet as a PDF document."""
-    return typst.compile(
-        _template(sheet), format="pdf", sys_inputs=_inputs(sheet), ignore_system_fonts=True
-    )
+    return _compiled(sheet, "pdf")
 
 
 def pages(sheet: Sheet) -> list[bytes]:
     """Return the pages of the same document as SVG pictures."""
-    found = typst.compile(
-        _template(sheet), format="svg", sys_inputs=_inputs(sheet), ignore_system_fonts=True
-    )
+    found = _compiled(sheet, "svg")
     return found if isinstance(found, list) else [found]
+
+
+def _compiled(sheet: Sheet, kind: Literal["pdf", "svg"]) -> Any:
+    return typst.compile(
+        TEMPLATES / ("slides.typ" if sheet.what == "slides" else "sheet.typ"),
+        root=TEMPLATES,
+        format=kind,
+        sys_inputs=_inputs(sheet),
+        ignore_system_fonts=True,
+    )

@@ -96,7 +96,12 @@ useKeys({
       v-model="returning"
       @back="(earlier) => bench.change((next) => Object.assign(next, earlier))"
     />
-    <el-dialog v-model="comparing" :title="words.compare.title" width="58rem" destroy-on-close>
+    <el-dialog
+      v-model="comparing"
+      :title="words.compare.title"
+      width="min(96vw, 78rem)"
+      destroy-on-close
+    >
       <ComparePaths v-if="inspected" :content="content" :methods="inspected.methods" />
     </el-dialog>
     <ConflictDialog :open="saving.state.value === 'conflict'" @settle="bench.settle" />

@@ -2,9 +2,11 @@
 /** One problem, two methods side by side: where they part and meet, which has smaller numbers. */
 import { computed, reactive, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
-import MathText from '@/shared/math/MathText.vue'
-import SentenceText from '@/shared/math/SentenceText.vue'
+import { givenStop } from '@/example/stops'
 import { methodName } from '@/shared/logic/readable'
+import SpineLine from '@/spine/SpineLine.vue'
+import { divisions } from '@/spine/tracks'
+import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 
@@ -45,6 +47,28 @@ function weighs(side: 0 | 1): string {
   return path ? words.compare.weighs(path.largest, path.with_fractions) : ''
 }
 
+/** Each path as stops on a spine of its own, under the given. */
+const spines = computed(() => {
+  const answer = found.value
+  if (!answer) return []
+  return answer.paths.map(({ lines }) => {
+    const stops: StopLine[] = lines.map(({ text, sides, spoken, says, parts }, index) => ({
+      ...{ number: index + 1, text, mark: 'ok', sides, spoken, words: says ?? '' },
+      pieces: parts ?? [],
+    }))
+    const all = [givenStop(answer.reads, ''), ...stops]
+    return { stops: all, divided: divisions(all) }
+  })
+})
+
+/** What is to be noticed at line `number` of a path: as on the other, or where they come together. */
+function shared(side: 0 | 1, number: number): string | undefined {
+  const answer = found.value
+  if (!answer || !number) return undefined
+  if (answer.meet?.[side] === number) return 'meet'
+  return number <= answer.same_until ? 'same' : undefined
+}
+
 const says = computed(() => {
   const answer = found.value
   if (!answer) return []
@@ -75,17 +99,13 @@ const says = computed(() => {
             :label="methodName(item.method)"
           />
         </el-select>
-        <ol v-if="found">
+        <ol v-if="spines[side]" class="u-spine" :aria-label="methodName(chosen[side])">
           <li
-            v-for="(line, index) in found.paths[side]?.lines"
+            v-for="(stop, index) in spines[side].stops"
             :key="index"
-            :class="{
-              same: index < found.same_until,
-              meet: found.meet && index + 1 === found.meet[side],
-            }"
+            :data-shared="shared(side, index)"
           >
-            <MathText :latex="line.latex" :spoken="line.spoken" display />
-            <small><SentenceText :text="line.says" :pieces="line.parts" /></small>
+            <SpineLine :line="stop" :division="spines[side].divided[index]" />
           </li>
         </ol>
         <p v-if="found" class="u-quiet">
@@ -113,26 +133,16 @@ const says = computed(() => {
   overflow-y: auto;
 }
 ol {
+  --spine-columns: 1rem minmax(0, 1fr) 36px minmax(0, 1.3fr) minmax(7rem, 0.9fr);
+  list-style: none;
   margin: var(--space-3) 0;
-  padding: 0 0 0 var(--space-6);
-}
-li {
-  padding: var(--space-1) var(--space-2);
-  border-left: 2px solid var(--rule);
-}
-.says li {
-  border: 0;
   padding: 0;
 }
-li.same {
-  border-left-color: var(--ink);
-}
-li.meet {
-  border-left: 4px double var(--ink);
+li[data-shared='same'] {
   background: var(--lit);
 }
-small {
-  display: block;
-  color: var(--quiet);
+li[data-shared='meet'] {
+  background: var(--lit);
+  border-left: 4px double var(--ink);
 }
 </style>

@@ -52,8 +52,12 @@ test('a refusal is told, and nothing is invented', async () => {
   expect(panel.text()).toContain('Line 1 does not follow.')
 })
 
-test('two ways are weighed in words', async () => {
-  const line = { text: 'x = 3', latex: 'x=3', spoken: 'x equals 3', law: 'l', says: 'Says.' }
+test('two ways are weighed in words, and drawn on two spines that divide', async () => {
+  const track = (right: string) => ({ left: 'x', sign: '=', right })
+  const line = {
+    ...{ text: 'x = 3 or x = -3', latex: '', spoken: 'x equals 3', law: 'l', says: 'Says.' },
+    sides: { ...track('3 or'), tracks: [track('3'), track('-3')] },
+  }
   const path = {
     method: 'quadratic-formula',
     why: '',
@@ -62,6 +66,7 @@ test('two ways are weighed in words', async () => {
     lines: [line],
   }
   answers({
+    reads: { text: 'x^2 = 9', latex: '', spoken: '', sides: track('9') },
     paths: [{ ...path, method: 'square-roots', largest: '9' }, path],
     same_until: 0,
     meet: [1, 1],
@@ -87,4 +92,6 @@ test('two ways are weighed in words', async () => {
   ]) {
     expect(panel.text()).toContain(text)
   }
+  expect(panel.findAll('.track')).toHaveLength(4)
+  expect(panel.findAll('[data-shared=meet]')).toHaveLength(2)
 })

@@ -25,7 +25,8 @@ defineProps<{
   <div v-if="fork" class="fork" :data-struck="struck">
     <span class="curve" aria-hidden="true" />
     <div class="aside">
-      <Stop sign="≠" mark="wrong" />
+      <!-- undecided until it is struck: nothing is given away -->
+      <Stop :sign="struck ? '≠' : '?'" :mark="struck ? 'wrong' : 'unproved'" />
       <div>
         <span class="wrong"><MathText :latex="fork.wrong_latex" display /></span>
         <p v-if="struck" class="why">
@@ -66,17 +67,20 @@ defineProps<{
   grid-row: 1;
   margin: -0.6rem -1.1rem 0 calc(50% - 1px);
   height: calc(0.6rem + 26px);
-  border-left: 3px solid var(--leave-soft);
-  border-bottom: 3px solid var(--leave-soft);
+  border: 0 dashed var(--ink);
+  border-width: 0 0 3px 3px;
   border-bottom-left-radius: 24px;
+}
+[data-struck='true'] .curve {
+  border-style: solid;
+  border-color: var(--leave-soft);
 }
 .aside {
   grid-row: 1;
 }
 .why {
-  font-size: 0.5em;
+  font-size: 0.72em;
   margin: var(--space-2) 0 0;
-  max-width: 34em;
 }
 .why b {
   color: var(--leave);
