@@ -50,6 +50,7 @@ def window(chromium: Browser, app: Server) -> Iterator[BrowserContext]:
     """Return a fresh browser window; a request that would leave the machine fails the test."""
     context = chromium.new_context(viewport={"width": 1280, "height": 800}, base_url=app.address)
     context.set_default_timeout(10_000)
+    context.set_default_navigation_timeout(30_000)
     strangers: list[str] = []
 
     def watch(request: Request) -> None:

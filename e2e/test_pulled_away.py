@@ -14,7 +14,7 @@ Act = Callable[[Page], Callable[[], None]]
 def a_line(page: Page) -> Callable[[], None]:
     Bench(page).pose("4x = 20")
     Bench(page).expect_saved()
-    return lambda: (Bench(page).entry.fill("x = 5"), page.keyboard.press("Enter"))[0]
+    return lambda: _typed(Bench(page).entry, "x = 5", "Enter")
 
 
 def working(page: Page) -> Callable[[], None]:
@@ -43,7 +43,7 @@ def a_title(page: Page) -> Callable[[], None]:
     page.get_by_role("button", name="Start a set").click()
     title = page.get_by_role("textbox", name="Name of the set")
     expect(title).to_be_visible()
-    return lambda: (title.fill("Quay and crane"), title.press("Tab"))[1]
+    return lambda: _typed(title, "Quay and crane", "Tab")
 
 
 def a_new_set(page: Page) -> Callable[[], None]:
@@ -108,6 +108,11 @@ ACTIONS: dict[str, tuple[Act, Callable[[Page], Locator]]] = {
     "an own error": (an_own_error, lambda page: page.get_by_text("Halves the radicand").first),
     "a key": (a_key, lambda page: page.locator(".item").first),
 }
+
+
+def _typed(where: Locator, text: str, key: str) -> None:
+    where.fill(text)
+    where.page.keyboard.press(key)
 
 
 def _pressed(where: Locator) -> None:

@@ -176,17 +176,21 @@ def math_of(text: str) -> Math:
 def _in_all(line: Line) -> Math:
     found = Math(plain(line), latex(line), typst(line), mathml(line), readable(line))
     if isinstance(line, Relation):
-        found = replace(found, **_sides(line))
+        found = _cut(found, _sides(line))
     elif isinstance(line, Either) and line.is_or:
         first, *others = tracks = tuple(map(_sides, line.options))
         more = [f"{one['left']} {one['sign']} {one['right']}" for one in others]
         right = ' " or " '.join([first["right"], *more])
-        found = replace(found, **{**first, "right": right}, tracks=tracks)
+        found = replace(_cut(found, {**first, "right": right}), tracks=tracks)
     elif isinstance(line, Feature):
         found = replace(found, sign="")
     elif isinstance(line, Outcome | ValueSet):
         found = replace(found, sign="∴")
     return found if _decimal.get() == "point" else _with_commas(found)
+
+
+def _cut(math: Math, sides: dict[str, str]) -> Math:
+    return replace(math, left=sides["left"], sign=sides["sign"], right=sides["right"])
 
 
 def _sides(line: Relation) -> dict[str, str]:
@@ -207,7 +211,9 @@ def _with_commas(math: Math) -> Math:
         "left": '","',
         "right": '","',
     }
-    written = {name: _POINT.sub(sign, getattr(math, name)) for name, sign in signs.items()}
+    written: dict[str, Any] = {
+        name: _POINT.sub(sign, getattr(math, name)) for name, sign in signs.items()
+    }
     tracks = [
         {name: _POINT.sub('","', side) for name, side in track.items()} for track in math.tracks
     ]

@@ -208,6 +208,7 @@ export const words = {
   },
   show: {
     open: 'Show to the class',
+    board: 'The example so far',
     leave: 'Back to the bench',
     track: 'Talk track',
     keys: 'Keys',

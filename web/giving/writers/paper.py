@@ -32,7 +32,8 @@ def _inputs(sheet: Sheet) -> dict[str, str]:
 
 def pdf(sheet: Sheet) -> bytes:
     """Return the sheet as a PDF document."""
-    return _compiled(sheet, "pdf")
+    document: bytes = _compiled(sheet, "pdf")
+    return document
 
 
 def pages(sheet: Sheet) -> list[bytes]:

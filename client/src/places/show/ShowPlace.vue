@@ -63,7 +63,6 @@ const stops = computed(() =>
 const divided = computed(() =>
   divisions(plain.value).map((division, index) => written(division, stops.value[index]?.sides)),
 )
-
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'center' })))
 
 function leave(): void {
@@ -108,7 +107,14 @@ useKeys({
       @helps="helps = !helps"
     />
     <WaitFor :pending="!told.length" :failure="refusal" @again="load" />
-    <div class="board u-spine" :class="{ hanging: !stops[0]?.sides?.left }" aria-live="polite">
+    <div
+      class="board u-spine"
+      :class="{ hanging: !stops[0]?.sides?.left }"
+      tabindex="0"
+      role="region"
+      :aria-label="words.show.board"
+      aria-live="polite"
+    >
       <div
         v-for="(stop, index) in stops"
         :key="index"
