@@ -45,7 +45,10 @@ def _track(relation: Relation) -> Track:
 def shown(line: Line) -> Shown:
     """Return what a screen needs of a line: its LaTeX, its sides, and how it is said."""
     found = _shown(line)
-    return {**found, "sides": {**found["sides"]}}
+    cut: Sides = {**found["sides"]}
+    if "tracks" in cut:  # whoever gets it may change it: what is remembered stays
+        cut["tracks"] = [{**track} for track in cut["tracks"]]
+    return {**found, "sides": cut}
 
 
 @lru_cache(maxsize=2048)

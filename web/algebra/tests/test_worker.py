@@ -28,7 +28,7 @@ def test_each_text_is_read_for_itself_and_says_why_it_cannot_be(texts: list[str]
             assert why == ""
 
 
-@given(st.text(max_size=40), st.sampled_from(["check", "work", "inspect", "facts", "no-operation"]))
+@given(st.text(max_size=40), st.sampled_from(["check", "work", "inspect", "facts"]))
 @settings(max_examples=60)
 def test_whatever_is_asked_a_worker_answers_in_json_and_says_whether_it_is_an_answer(
     text: str, operation: str
