@@ -10,7 +10,7 @@ from launcher.postgres import Cluster
 from launcher.steps import fail, say
 
 MOST_DEATHS, A_WHILE = 12, 60.0
-"""So many ends within so many seconds are no accident."""
+"""So many ends of one part within so many seconds are no accident."""
 
 
 class Running:
@@ -23,7 +23,7 @@ class Running:
         self._workers = [
             server.JobWorker(self.cluster, slot=slot) for slot in range(1, server.JOB_WORKERS + 1)
         ]
-        self._deaths: deque[float] = deque(maxlen=MOST_DEATHS)
+        self._deaths: dict[str, deque[float]] = {}
 
     def begin(self, wanted_port: int | None, *words: str) -> str:
         """Start everything; return what setting up with *words* told."""
@@ -62,13 +62,14 @@ class Running:
     def _told(self, what: str) -> None:
         say(f"  The {what} had ended and is started again.")
         now = time.monotonic()
-        if len(self._deaths) == MOST_DEATHS and now - self._deaths[0] < A_WHILE:
+        deaths = self._deaths.setdefault(what, deque(maxlen=MOST_DEATHS))
+        if len(deaths) == MOST_DEATHS and now - deaths[0] < A_WHILE:
             fail(
                 "keep Uchuu running",
-                f"something ends over and over, the {what} last",
+                f"the {what} ends over and over",
                 f"Read the newest files in {logs()}; is the disk full?",
             )
-        self._deaths.append(now)
+        deaths.append(now)
 
     def end(self) -> None:
         """Stop everything, the database last."""

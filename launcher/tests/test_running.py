@@ -1,0 +1,27 @@
+"""What runs is started again, but not what ends over and over."""
+
+import time
+
+import pytest
+
+from launcher import running
+from launcher.owner import Owner
+from launcher.running import MOST_DEATHS, Running
+from launcher.steps import StepFailed
+
+
+def test_parts_that_end_in_turn_are_started_again_one_that_ends_over_and_over_is_given_up(
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    clock = [1000.0]
+    monkeypatch.setattr(time, "monotonic", lambda: clock[0])
+    monkeypatch.setattr(running, "say", lambda _: None)
+    parts = Running(Owner())
+    for number in range(4 * MOST_DEATHS - 4):
+        clock[0] += 0.5
+        parts._told(("database", "server", "first worker", "second worker")[number % 4])
+    clock[0] += running.A_WHILE
+    for _ in range(MOST_DEATHS):
+        parts._told("server")
+    with pytest.raises(StepFailed, match="server ends over and over"):
+        parts._told("server")
