@@ -45,8 +45,19 @@ class Bench:
 
     @property
     def entry(self) -> Locator:
-        """Where the next line is typed."""
-        return self.page.get_by_label("Next line")
+        """Where the next line is typed: its left side, or all of it where lines hang on the spine."""
+        return self.page.get_by_label("Next line", exact=True)
+
+    def retype(self, text: str) -> None:
+        """Type another line in place of what stands in the entry."""
+        self.entry.focus()
+        self.page.keyboard.press("Control+a")
+        self.page.keyboard.press("Delete")
+        self.page.keyboard.type(text)
+
+    def expect_typed(self, text: str) -> None:
+        """Hold what stands in the entry, both its sides."""
+        expect(self.page.locator(".entry")).to_have_attribute("data-typed", text)
 
     @property
     def stops(self) -> Locator:
@@ -61,7 +72,7 @@ class Bench:
     @property
     def original(self) -> Locator:
         """The check in the original."""
-        return self.page.get_by_label("In the original")
+        return self.page.get_by_role("region", name="Check in the original")
 
     def pose(self, problem: str) -> None:
         """Start a new example with this problem."""
@@ -74,7 +85,8 @@ class Bench:
         """Type lines, Enter after each."""
         for line in lines:
             before = self.stops.count()
-            self.entry.fill(line)
+            self.entry.focus()
+            self.page.keyboard.insert_text(line)
             self.page.keyboard.press("Enter")
             expect(self.stops).to_have_count(before + 1)
 

@@ -50,7 +50,7 @@ def forks(page: Page) -> None:
     _opened(page, "Two fractions, one plank")
     page.keyboard.press("Alt+F")
     page.locator(".stub").nth(1).click()
-    page.locator(".forks .row").first.click()
+    page.locator(".fan .row").first.click()
     expect(page.locator(".opened li").first).to_be_visible()
 
 
@@ -124,12 +124,12 @@ def study(page: Page) -> None:
     expect(page.locator("svg .branch").first).to_be_visible()
 
 
-def next_step(page: Page) -> None:
-    """The next step, in three depths."""
-    _opened(page, "Loading rate")
+def first(page: Page) -> None:
+    """The first minute."""
+    page.goto("/first")
     for _ in range(2):
-        page.keyboard.press("Alt+H")
-        page.wait_for_load_state("networkidle")
+        page.locator(".explained button").press("Enter")
+    expect(page.locator(".counter")).to_be_visible()
 
 
 def side_by_side(page: Page) -> None:
@@ -160,7 +160,7 @@ def examples(page: Page) -> None:
 def errors(page: Page) -> None:
     """The catalogue of errors."""
     page.goto("/errors")
-    expect(page.locator("article, section li").nth(3)).to_be_visible()
+    expect(page.locator(".entry").nth(3)).to_be_visible()
 
 
 def house(page: Page) -> None:
@@ -182,7 +182,7 @@ PICTURES: dict[str, Callable[[Page], None]] = {
     "proof": proof,
     "pose": pose,
     "study": study,
-    "next-step": next_step,
+    "first": first,
     "side-by-side": side_by_side,
     "factoring": factoring,
     "key": key,

@@ -21,13 +21,17 @@ def test_a_teacher_poses_writes_mends_checks_and_finds_it_again(page: Page, app:
     expect(bench.original).to_contain_text("does not balance")
 
     page.keyboard.press("Enter")
-    page.get_by_label("Line 1", exact=True).fill("5x - 2x = 12 + 3")
+    expect(page.get_by_label("Line 1, right side")).to_be_focused()
+    page.keyboard.press("Control+a")
+    page.keyboard.insert_text("5x - 2x = 12 + 3")
     page.keyboard.press("Enter")
     bench.expect_marks("ok", "wrong", "parallel")
     page.keyboard.press("Escape")
     for number, line in ((2, "3x = 15"), (3, "x = 5")):
         bench.stops.nth(number - 1).dblclick()
-        page.get_by_label(f"Line {number}", exact=True).fill(line)
+        expect(page.get_by_label(f"Line {number}, right side")).to_be_focused()
+        page.keyboard.press("Control+a")
+        page.keyboard.insert_text(line)
         page.keyboard.press("Enter")
     bench.expect_marks("ok", "ok", "ok")
     expect(bench.original).to_contain_text("balances")
@@ -41,7 +45,7 @@ def test_a_teacher_poses_writes_mends_checks_and_finds_it_again(page: Page, app:
     bench.expect_marks("ok", "ok", "ok")
 
     page.keyboard.press("Alt+p")
-    expect(page.get_by_role("heading", name="Check in the given")).to_be_visible()
+    expect(page.get_by_role("heading", name="Check in the original")).to_be_visible()
     page.emulate_media(media="print")
     expect(page.get_by_role("navigation")).to_be_hidden()
     expect_said(page.locator("main"), "Divide both sides by 3.")
@@ -54,9 +58,9 @@ def test_a_line_is_judged_while_it_is_typed(page: Page) -> None:
 
     bench.entry.press_sequentially("n = 1")
     expect(page.locator(".entry")).to_have_attribute("data-mark", "wrong")
-    bench.entry.fill("n = 6")
+    bench.retype("n = 6")
     expect(page.locator(".entry")).to_have_attribute("data-mark", "ok")
-    bench.entry.fill("n = 18")
+    bench.retype("n = 18")
 
     expect(page.locator(".entry")).to_contain_text("Does the step on one side only")
 
@@ -70,7 +74,7 @@ def test_an_unreadable_line_is_kept_as_text_and_says_where(page: Page) -> None:
     page.keyboard.press("Enter")
 
     bench.expect_marks("unreadable")
-    expect(bench.entry).to_have_value("")
+    bench.expect_typed("")
     expect(bench.stops.first).to_contain_text("n = 18/(")
     expect(bench.stops.first).to_contain_text("never closed")
     bench.write("n = 6")
@@ -100,7 +104,7 @@ def test_everything_can_be_undone_and_redone(page: Page) -> None:
     expect_said(bench.stops.last, "Divide both sides by 2.")
     worked = bench.stops.count()
     page.keyboard.press("Control+z")
-    bench.expect_marks("unfinished")
+    bench.expect_marks("ok")
     page.keyboard.press("Control+y")
     expect(bench.stops).to_have_count(worked)
     bench.stops.nth(0).click()
@@ -154,7 +158,7 @@ def test_two_windows_never_overwrite_each_other_silently(
     dialog = page.get_by_role("dialog", name="This was changed in another window")
     expect(dialog).to_be_visible()
     dialog.get_by_role("button", name="Take the other version").click()
-    expect(first.stops.nth(1)).to_contain_text("a check in the given")
+    expect(first.stops.nth(1)).to_contain_text("a check in the original")
     page.keyboard.press("Control+z")
     expect(first.stops.nth(1)).to_contain_text("sides change places")
     first.expect_saved()
@@ -216,3 +220,54 @@ def test_a_trinomial_is_factored_by_the_school_that_is_chosen(page: Page) -> Non
     page.get_by_role("button", name="divide and reduce").click()
     bench.expect_marks("ok", "ok")
     expect(page.get_by_label("The answer")).to_contain_text("The answer is right.")
+
+
+def test_a_right_line_is_right_so_far_until_one_asks_whether_one_is_done(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("simplify sqrt(72)")
+    bench.expect_task("Simplify")
+    bench.write("3 sqrt(8)")
+    bench.expect_marks("ok")
+    expect(page.get_by_label("The answer")).to_contain_text("so far")
+
+    page.keyboard.press("Enter")
+    bench.expect_marks("unfinished")
+    expect(bench.details).to_contain_text("radicals in simplest form")
+    page.keyboard.type("6 sqrt(2)")
+    bench.expect_marks("ok")
+    page.keyboard.press("Enter")
+    page.keyboard.press("Enter")
+    bench.expect_marks("ok", "ok")
+    expect(page.locator(".entry")).to_contain_text("The answer is right.")
+
+
+def test_a_worked_example_is_pasted_as_aligned_latex(page: Page, window: BrowserContext) -> None:
+    window.grant_permissions(["clipboard-read", "clipboard-write"])
+    sign_in(page)
+    page.goto("/bench/new")
+    expect(page.get_by_label("The problem, as the sheet has it")).to_be_focused()
+    rows = [r"\frac{x+1}{2} &= x - 3", r"x + 1 &= 2(x - 3)", r"x + 1 &= 2x - 6", "x &= 7"]
+    latex = r"\begin{align*} " + r" \\ ".join(rows) + r" \end{align*}"
+    page.evaluate("(text) => navigator.clipboard.writeText(text)", latex)
+    page.keyboard.press("Control+v")
+    bench = Bench(page)
+    bench.expect_marks("ok", "ok", "ok")
+    expect(bench.original).to_contain_text("balances")
+
+
+def test_what_can_be_typed_is_put_in_by_key_and_the_sign_is_jumped_over(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("x^2 = 8")
+    page.keyboard.type("x=")
+    page.keyboard.press("Alt+5")
+    page.keyboard.press("Alt+1")
+    page.keyboard.type("8")
+    bench.expect_typed("x=+-sqrt(8)")
+    expect(page.locator(".entry")).to_have_attribute("data-mark", "ok")
+    page.keyboard.press("Home")
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("Backspace")
+    bench.expect_typed("x+-sqrt(8)")

@@ -1,5 +1,6 @@
 """Network, server and session are pulled away at each kind of action: it is said, and done when they are back."""
 
+import re
 from collections.abc import Callable
 from contextlib import suppress
 
@@ -77,7 +78,7 @@ def an_own_error(page: Page) -> Callable[[], None]:
     page.get_by_label("Name", exact=False).first.fill("Halves the radicand")
     page.get_by_placeholder("sqrt(a - b)").fill("sqrt(a)")
     page.get_by_placeholder("sqrt(a) - sqrt(b)").fill("a/2")
-    keep = page.get_by_role("button", name="Keep")
+    keep = page.get_by_role("button", name="Save")
     expect(keep).to_be_enabled()
     return keep.click
 
@@ -90,9 +91,11 @@ def a_key(page: Page) -> Callable[[], None]:
 
 def the_line(page: Page) -> Locator:
     entry = Bench(page).entry
-    if entry.is_visible() and entry.input_value():  # the dialog came over it before Enter
+    typed = page.locator(".entry")
+    if entry.is_visible() and typed.get_attribute("data-typed"):  # the dialog came first
         entry.press("Enter")
-    return page.locator("[data-stop=ok]").first
+    judged = page.locator(".bench:has([data-stop=ok])")
+    return judged.get_by_text(re.compile(r"^\s*saved"))
 
 
 ACTIONS: dict[str, tuple[Act, Callable[[Page], Locator]]] = {
@@ -100,8 +103,8 @@ ACTIONS: dict[str, tuple[Act, Callable[[Page], Locator]]] = {
     "working": (working, lambda page: page.locator("[data-stop=ok]").last),
     "a next step": (a_next_step, lambda page: page.locator(".next .notice")),
     "forks": (forks, lambda page: page.locator(".stub").first),
-    "a title": (a_title, lambda page: page.get_by_text("saved", exact=False).first),
-    "a new set": (a_new_set, lambda page: page.get_by_text("What stands over the sheet")),
+    "a title": (a_title, lambda page: page.get_by_text(re.compile(r"^\s*saved"))),
+    "a new set": (a_new_set, lambda page: page.get_by_text("Instructions")),
     "a list": (a_list, lambda page: page.locator(".el-table__row").nth(9)),
     "an example": (an_example_opened, lambda page: page.locator("[data-stop=ok]").last),
     "a house rule": (a_house_rule, lambda page: page.get_by_text("Kept.", exact=True)),
@@ -136,11 +139,12 @@ def _pull(trouble: str, page: Page, window: BrowserContext) -> None:
         page.route("**/api/**", answer)
 
 
-def _put_back(page: Page) -> None:
-    """Do what the page asks for: sign in again, and try again where it offers to."""
+def _put_back(trouble: str, page: Page) -> None:
+    """Undo it; where the session was pulled away, by signing in again as the page asks for."""
     page.unroute("**/api/**")
     dialog = page.get_by_role("dialog", name="Your session has ended")
-    if dialog.is_visible():
+    if trouble == "session":
+        expect(dialog).to_be_visible()
         dialog.get_by_label("Password").fill("harbour-42")
         dialog.get_by_role("button", name="Sign in").click()
         expect(dialog).to_be_hidden()
@@ -168,7 +172,7 @@ def test_what_is_pulled_away_is_said_and_the_action_is_done_when_it_is_back(
     said = page.locator("[role=alert], [role=dialog], [role=status]:has-text('not saved')")
     expect(said.filter(visible=True).first).to_be_visible()
 
-    _put_back(page)
+    _put_back(trouble, page)
     for _ in range(3):  # several things may have failed together
         _again(page, done(page))
     expect(done(page)).to_be_visible()

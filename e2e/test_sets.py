@@ -47,7 +47,7 @@ def test_a_set_is_built_ordered_and_printed_from_the_keyboard(page: Page) -> Non
     expect(page.locator(".dot").nth(0)).not_to_have_text("?")
     expect(page.locator(".dot").nth(2)).not_to_have_text("?")
 
-    page.get_by_role("button", name="From easy to hard").press("Enter")
+    page.get_by_role("button", name="Sort from easy to hard").press("Enter")
     expect(rows.nth(0)).to_contain_text("Loading rate")
     expect(rows.nth(2)).to_contain_text("Two currents")
     rows.nth(0).focus()
@@ -55,7 +55,7 @@ def test_a_set_is_built_ordered_and_printed_from_the_keyboard(page: Page) -> Non
     expect(rows.nth(1)).to_contain_text("Loading rate")
     page.reload()  # at once: the last change leaves with the page
     expect(rows.nth(1)).to_contain_text("Loading rate")
-    page.get_by_role("link", name="Give").press("Enter")
+    page.get_by_role("link", name="Print & share").press("Enter")
 
     expect(page.get_by_alt_text("Page 1 of")).to_be_visible()
     page.get_by_role("link", name="Worked key").press("Enter")
@@ -103,6 +103,8 @@ def test_parallel_versions_are_made_behind_the_back_and_survive_a_killed_worker(
     expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
     original = page.locator(".given").first.inner_text()
     page.get_by_role("button", name="Parallel versions").press("Enter")
+    page.get_by_role("spinbutton", name="How many more versions?").fill("2")
+    page.get_by_role("button", name="Make").press("Enter")
     app.worker.kill()
     app.worker.keep()
     expect(page.get_by_text("2 versions were made.")).to_be_visible(timeout=30_000)
@@ -114,6 +116,19 @@ def test_parallel_versions_are_made_behind_the_back_and_survive_a_killed_worker(
     expect(page.locator(".problem")).to_have_count(3)
     expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
     expect(page.locator(".given").first).not_to_have_text(original)
+
+
+def test_versions_are_undone(page: Page, app: Server) -> None:
+    app.worker.keep()
+    _start(page, "Test taken back")
+    _type_problems(page, "3x + 4 = 10", 1)
+    page.get_by_role("button", name="Parallel versions").press("Enter")
+    page.get_by_role("button", name="Make one version").press("Enter")
+    expect(page.get_by_text("One version was made.")).to_be_visible(timeout=30_000)
+    page.get_by_role("button", name="Undo", exact=True).press("Enter")
+    expect(page.get_by_text("The versions are archived.")).to_be_visible()
+    page.goto("/sets")
+    expect(page.get_by_role("row").filter(has_text="Test taken back")).to_have_count(1)
 
 
 def test_a_pasted_key_is_proofed_mended_and_made_a_set(page: Page, app: Server) -> None:
@@ -150,12 +165,12 @@ def test_a_table_is_brought_in_row_by_row_and_taken_back(page: Page, tmp_path: P
     page.goto("/sets")
 
     with page.expect_file_chooser() as chooser:
-        page.get_by_role("button", name="Bring in a file").press("Enter")
+        page.get_by_role("button", name="Import a file").press("Enter")
     chooser.value.set_files(table)
     expect(page.get_by_text("2 of 3 were taken.")).to_be_visible()
-    brought = page.get_by_role("dialog", name="Bring in a file")
+    brought = page.get_by_role("dialog", name="Import a file")
     expect(brought).to_contain_text("“sing” is no task")
     expect(brought).to_contain_text("kept as text")
-    page.get_by_role("button", name="Take the import back").press("Enter")
+    page.get_by_role("button", name="Undo the import").press("Enter")
 
     expect(page.get_by_role("link", name="borrowed", exact=True)).to_have_count(0)

@@ -9,7 +9,7 @@ from launcher.owner import Owner
 from launcher.postgres import Cluster
 from launcher.steps import fail, say
 
-MOST_DEATHS, A_WHILE = 12, 60.0
+MOST_DEATHS, A_WHILE = 8, 30.0
 """So many ends of one part within so many seconds are no accident."""
 
 
@@ -55,9 +55,9 @@ class Running:
                 self._told("server")
                 self.server.end()
                 self.server.begin()
-            for worker in self._workers:
+            for slot, worker in enumerate(self._workers, start=1):
                 if worker.keep():
-                    self._told("worker for long work")
+                    self._told(f"worker {slot} for long work")
 
     def _told(self, what: str) -> None:
         say(f"  The {what} had ended and is started again.")

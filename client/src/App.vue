@@ -16,7 +16,7 @@ import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { useKeys } from '@/shared/composables/useKeys'
 import { setDecimal } from '@/shared/math/decimal'
-import { words } from '@/texts/en'
+import { setSpelling, words } from '@/texts/en'
 
 const route = useRoute()
 const router = useRouter()
@@ -46,6 +46,7 @@ watch(
     if (!name) return
     const { data } = await api.GET('/api/house')
     setDecimal(data?.decimal)
+    setSpelling(data?.spelling)
     loadAhead(router)
   },
   { immediate: true },
@@ -128,6 +129,11 @@ function focusMain(): void {
 }
 .start-failure[role='alert'] {
   color: var(--leave);
+}
+@media (max-width: 900px), (max-height: 560px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 @media print {
   .frame {

@@ -5,6 +5,17 @@ import { createApp } from 'vue'
 import { newQueryClient } from './api/queries'
 import App from './App.vue'
 import { router } from './app/router'
+import 'katex/dist/katex.min.css'
 import './styles/base.css'
 
-createApp(App).use(router).use(VueQueryPlugin, { queryClient: newQueryClient() }).mount('#app')
+/** The faces that nearly every page needs: nothing moves when they come a moment later. */
+const FACES = [
+  '1em Atkinson Hyperlegible',
+  'bold 1em Atkinson Hyperlegible',
+  '1em KaTeX_Main',
+  'italic 1em KaTeX_Math',
+]
+
+void Promise.allSettled(FACES.map((face) => document.fonts.load(face))).then(() =>
+  createApp(App).use(router).use(VueQueryPlugin, { queryClient: newQueryClient() }).mount('#app'),
+)

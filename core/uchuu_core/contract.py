@@ -9,6 +9,7 @@ from uchuu_core.answers.terms import Task as Task
 from uchuu_core.answers.terms import Verdict as Verdict
 from uchuu_core.failures import BadRequest, TooLarge
 from uchuu_core.lawbook.says import Says
+from uchuu_core.lawbook.spelling import Spelling
 from uchuu_core.notation import read
 from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.notation.tokens import Decimal
@@ -29,6 +30,7 @@ class House:
         density: how many steps stand on one line.
         radicals: what letters under even roots may be; ``any`` makes √(x²) an absolute value.
         methods: the schools taught, the contract's names: taken before others where they apply.
+        spelling: how sentences are spelt: rationalize and factor, or rationalise and factorise.
     """
 
     juxtaposition: Juxtaposition = "equal"
@@ -36,6 +38,7 @@ class House:
     density: Density = "board"
     radicals: Radicals = "any"
     methods: tuple[str, ...] = ()
+    spelling: Spelling = "us"
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +63,8 @@ class Problem:
 
     ``explained``: so many first lines need no law or error: the asker knows them.
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
+    ``goes_on``: whether lines may follow: the last one is not yet held against the original, nor
+    against the form that is asked for.
     ``own``: the teacher's own errors. ``seen``: keys of errors that this student or class made
     before, likelier than others that are as near. ``most``: forks of a line that are asked for.
     ``seed``: for what is chosen at random. ``avoid``: problems that a twin must not be.
@@ -77,6 +82,7 @@ class Problem:
     lines: tuple[str, ...] = ()
     explains: bool = True
     explained: int = 0
+    goes_on: bool = False
     own: tuple[OwnError, ...] = ()
     seen: tuple[str, ...] = ()
     most: int = 3

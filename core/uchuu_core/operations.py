@@ -20,6 +20,7 @@ from uchuu_core.forking.uses import find_the_mistake, fork_path, screen
 from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect
+from uchuu_core.lawbook.spelling import Spelling, spelled_record
 from uchuu_core.notation import mathml, plain, read, shown, typst
 from uchuu_core.nudging.nudges import nudge
 from uchuu_core.proofing.items import Key, KeyItem, key_of
@@ -115,6 +116,11 @@ OPERATIONS: dict[str, Operation] = {
 }
 
 
+def _spelling(record: dict[str, Any]) -> Spelling:
+    house = record.get("house")
+    return "uk" if isinstance(house, dict) and house.get("spelling") == "uk" else "us"
+
+
 def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     """Return the answer record, or ``{"failure": …}``: nothing of ours is raised.
 
@@ -125,8 +131,7 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     try:
         if not isinstance(record, dict):
             raise BadRequest("A request is one JSON object a line.")
-        found: dict[str, Any] = asked(record)
-        return found
+        return spelled_record(asked(record), _spelling(record))  # type: ignore[no-any-return]
     except Failure as failure:
         return {"failure": failure.as_record()}
     except RecursionError:

@@ -17,8 +17,8 @@ def test_parts_that_end_in_turn_are_started_again_one_that_ends_over_and_over_is
     monkeypatch.setattr(time, "monotonic", lambda: clock[0])
     monkeypatch.setattr(running, "say", lambda _: None)
     parts = Running(Owner())
-    for number in range(4 * MOST_DEATHS - 4):
-        clock[0] += 0.5
+    for number in range(4 * MOST_DEATHS):  # each once in a while, all of them often
+        clock[0] += running.A_WHILE / MOST_DEATHS / 3
         parts._told(("database", "server", "first worker", "second worker")[number % 4])
     clock[0] += running.A_WHILE
     for _ in range(MOST_DEATHS):

@@ -45,6 +45,8 @@ class ProblemIn(Schema):
     """False: the last line's law or error is not looked for; its verdict comes faster."""
     explained: int | None = None
     """So many first lines need no law or error again: a long paper is explained part by part."""
+    goes_on: bool | None = None
+    """True: lines may follow; the last one is not yet held against the original or the form asked for."""
     seed: int | None = None
     """For what is chosen at random: the same seed gives the same."""
     traps: bool | None = None
@@ -80,6 +82,9 @@ class ErrorEntry(Schema):
     before: str
     wrong: str
     right: str
+    before_latex: str
+    wrong_latex: str
+    right_latex: str
     correct: str
     when: str
     why: str

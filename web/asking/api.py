@@ -12,8 +12,9 @@ from django.http import HttpRequest, HttpResponse
 from errors.queries import for_core as own_errors
 from house.queries import for_core as house_rules
 from ninja import Router
-from uchuu_core.moves.catalogue import wordings
 from uchuu_core.operations import OPERATIONS
+
+from asking.catalogue import catalogue
 
 router = Router()
 _REFUSALS = dict.fromkeys((401, 413, 422, 429, 504), FailureRecord)
@@ -126,19 +127,4 @@ def tell(request: HttpRequest, body: ProblemIn) -> HttpResponse:
 @router.get("/errors", response=list[ErrorEntry])
 def errors(request: HttpRequest) -> list[ErrorEntry]:
     """Return the error catalogue in its order."""
-    return [
-        ErrorEntry(
-            id=entry.id,
-            name=entry.name,
-            topic=entry.topic,
-            before=entry.example.before,
-            wrong=entry.example.after,
-            right=entry.right,
-            correct=entry.correct,
-            when=entry.when,
-            why=entry.why,
-            repair=entry.repair,
-            counter=entry.counter,
-        )
-        for entry in wordings().values()
-    ]
+    return list(catalogue(house_rules(teacher_of(request))["spelling"]))

@@ -18,6 +18,10 @@ def opened(example: Example, has_left: HasLeft) -> str:
     stored = ExampleOut.from_orm(example).model_dump_json()
     if not example.given.strip():
         return f'{{"example": {stored}, "checked": null, "inspected": null}}'
-    checked = asker.text("check", example, has_left, lines=lines, explains=True) or "null"
-    inspected = asker.text("inspect", example, has_left, traps=False) or "null"
+    checked = (
+        asker.text("check", example, has_left, lines=lines, explains=True, goes_on=True) or "null"
+    )
+    inspected = "null"
+    if checked != "null":  # what took too long once is asked for apart
+        inspected = asker.text("inspect", example, has_left, traps=False) or "null"
     return f'{{"example": {stored}, "checked": {checked}, "inspected": {inspected}}}'

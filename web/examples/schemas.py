@@ -82,6 +82,8 @@ class ExampleRow(Schema):
     title: str
     task: Task
     given: str
+    latex: str
+    """The problem typeset; empty while that is not known."""
     changed: datetime
     line_count: int
     unit: UUID | None
@@ -96,6 +98,11 @@ class ExampleRow(Schema):
     def resolve_line_count(example: Example) -> int:
         """Count the lines."""
         return example.facts.lines
+
+    @staticmethod
+    def resolve_latex(example: Example) -> str:
+        """Return the problem typeset, where that is about this version."""
+        return example.facts.latex if example.facts.known_for == example.version else ""
 
     @staticmethod
     def resolve_unit(example: Example) -> UUID | None:

@@ -13,7 +13,8 @@ from django.utils.http import content_disposition_header
 from ninja import Query, Router, Schema
 from sets.queries import one_of
 
-from giving.sheets import Density, Room, What, Wish, sheet_of
+from giving.records import Density, Room, What, Wish
+from giving.sheets import sheet_of, sheets_of
 from giving.writers.documents import document_of
 from giving.writers.flat import latex_source, markdown, plain_text
 from giving.writers.packages import qti_package
@@ -40,10 +41,12 @@ class WishIn(Schema):
     forks: bool = False
     paper: Literal["a4", "us-letter"] = "a4"
     seed: int = 1
+    versions: bool = False
+    """All parallel versions in one file (PDF)."""
 
     def of(self, what: What) -> Wish:
         """Return it for one kind of sheet."""
-        return Wish(what, self.room, self.density, self.forks, self.paper, self.seed)
+        return Wish(what, self.room, self.density, self.forks, self.paper, self.seed, self.versions)
 
 
 class Pages(Schema):
@@ -57,11 +60,16 @@ class Pages(Schema):
 @router.get("/{identity}/preview/{what}", response={200: Pages, **_REFUSALS})
 def preview(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn]) -> Any:
     """Return the pages as they print, with the same in plain text for reading aloud."""
-    sheet = sheet_of(one_of(teacher_of(request), identity), wish.of(what))
+    sheets = sheets_of(one_of(teacher_of(request), identity), wish.of(what))
     return {
-        "pages": [base64.b64encode(page).decode() for page in pages(sheet)],
-        "text": plain_text(sheet),
-        "refused": [f"{item.number}: {item.refused}" for item in sheet.items if item.refused],
+        "pages": [base64.b64encode(page).decode() for page in pages(sheets)],
+        "text": "\n\n".join(plain_text(sheet) for sheet in sheets),
+        "refused": [
+            f"{item.number}: {item.refused}"
+            for sheet in sheets
+            for item in sheet.items
+            if item.refused
+        ],
     }
 
 
@@ -69,7 +77,7 @@ def preview(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn
 def paper(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn]) -> HttpResponse:
     """Return the sheet as a PDF document."""
     stored = one_of(teacher_of(request), identity)
-    content = pdf(sheet_of(stored, wish.of(what)))
+    content = pdf(sheets_of(stored, wish.of(what)))
     return _file(content, "application/pdf", f"{stored.title} {what}", "pdf")
 
 

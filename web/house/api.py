@@ -22,6 +22,7 @@ class Rules(Schema):
     decimal: Literal["point", "comma"] = "point"
     density: Literal["fine", "board", "key"]
     radicals: Literal["any", "non-negative"]
+    spelling: Literal["us", "uk"] = "us"
     methods: list[str] = Field(default=[], max_length=20)
     """The methods taught: taken before others where they apply."""
 

@@ -37,6 +37,9 @@ class HouseRules(models.Model):
     methods = models.JSONField(default=list, blank=True)
     """The methods taught, as the core names them: taken before others where they apply."""
 
+    spelling = models.CharField(max_length=2, default="us", choices=[("us", "us"), ("uk", "uk")])
+    """How sentences are spelt: rationalize and factor, or rationalise and factorise."""
+
     def __str__(self) -> str:
         return f"house rules of {self.teacher_id}"
 
@@ -48,4 +51,5 @@ class HouseRules(models.Model):
             "density": self.density,
             "radicals": self.radicals,
             "methods": self.methods,
+            "spelling": self.spelling,
         }

@@ -14,7 +14,7 @@ from sets.models import ProblemSet
 
 FIELDS = set(ExampleIn.model_fields)
 _OWN = ("name", "before", "after", "when", "says")
-_RULES = ("juxtaposition", "decimal", "density", "radicals", "methods")
+_RULES = ("juxtaposition", "decimal", "density", "radicals", "methods", "spelling")
 
 
 def everything_of(teacher: User) -> dict[str, Any]:

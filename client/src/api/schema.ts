@@ -1688,6 +1688,8 @@ export interface components {
             task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
             /** Given */
             given: string;
+            /** Latex */
+            latex: string;
             /**
              * Changed
              * Format: date-time
@@ -2049,6 +2051,8 @@ export interface components {
         CandidateCheck: {
             /** Value */
             value: string;
+            /** Value Latex */
+            value_latex: string;
             /** Left */
             left: string | null;
             /** Right */
@@ -2335,8 +2339,8 @@ export interface components {
          * Sides
          * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
          *
-         *     ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins: there
-         *     the spine divides.
+         *     ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins, or
+         *     that a ± stands for (``join``): there the spine divides.
          */
         Sides: {
             /** Left */
@@ -2347,6 +2351,11 @@ export interface components {
             right: string;
             /** Tracks */
             tracks?: components["schemas"]["Track"][];
+            /**
+             * Join
+             * @enum {string}
+             */
+            join?: "or" | "±";
         };
         /**
          * Track
@@ -2452,6 +2461,8 @@ export interface components {
             explains?: boolean | null;
             /** Explained */
             explained?: number | null;
+            /** Goes On */
+            goes_on?: boolean | null;
             /** Seed */
             seed?: number | null;
             /** Traps */
@@ -2794,6 +2805,8 @@ export interface components {
             explains?: boolean | null;
             /** Explained */
             explained?: number | null;
+            /** Goes On */
+            goes_on?: boolean | null;
             /** Seed */
             seed?: number | null;
             /** Traps */
@@ -2913,6 +2926,8 @@ export interface components {
             explains?: boolean | null;
             /** Explained */
             explained?: number | null;
+            /** Goes On */
+            goes_on?: boolean | null;
             /** Seed */
             seed?: number | null;
             /** Traps */
@@ -3022,6 +3037,8 @@ export interface components {
             explains?: boolean | null;
             /** Explained */
             explained?: number | null;
+            /** Goes On */
+            goes_on?: boolean | null;
             /** Seed */
             seed?: number | null;
             /** Traps */
@@ -3142,6 +3159,12 @@ export interface components {
             wrong: string;
             /** Right */
             right: string;
+            /** Before Latex */
+            before_latex: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Right Latex */
+            right_latex: string;
             /** Correct */
             correct: string;
             /** When */
@@ -3317,6 +3340,12 @@ export interface components {
              * @enum {string}
              */
             radicals: "any" | "non-negative";
+            /**
+             * Spelling
+             * @default us
+             * @enum {string}
+             */
+            spelling: "us" | "uk";
             /**
              * Methods
              * @default []
@@ -3812,6 +3841,11 @@ export interface components {
              * @default 1
              */
             seed: number;
+            /**
+             * Versions
+             * @default false
+             */
+            versions: boolean;
         };
         /**
          * Pages
@@ -3985,6 +4019,8 @@ export interface components {
             extra: string[];
             /** Correction */
             correction: string[] | null;
+            /** Correction Latex */
+            correction_latex?: string[];
             repeats?: components["schemas"]["Repeats"] | null;
         };
         /**
@@ -7178,6 +7214,7 @@ export interface operations {
                 forks?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
+                versions?: boolean;
             };
             header?: never;
             path: {
@@ -7234,6 +7271,7 @@ export interface operations {
                 forks?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
+                versions?: boolean;
             };
             header?: never;
             path: {
@@ -7261,6 +7299,7 @@ export interface operations {
                 forks?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
+                versions?: boolean;
             };
             header?: never;
             path: {
@@ -7330,6 +7369,7 @@ export interface operations {
                 forks?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
+                versions?: boolean;
             };
             header?: never;
             path: {

@@ -57,6 +57,26 @@ const places = [
   position: sticky;
   top: 0;
 }
+@media (max-width: 900px), (max-height: 560px) {
+  .rail.rail {
+    flex-direction: row;
+    align-items: center;
+    height: var(--frame-top);
+    padding: 0 var(--space-3);
+    overflow-x: auto;
+    z-index: 6;
+    white-space: nowrap;
+  }
+  .rail > * {
+    padding: var(--space-2) var(--space-3);
+  }
+  .rail .first {
+    margin: 0 0 0 auto;
+  }
+  .rail small {
+    display: none;
+  }
+}
 .product {
   display: flex;
   align-items: center;
@@ -85,6 +105,12 @@ a.router-link-active,
 a.here {
   background: #ffffff24;
   box-shadow: inset 0 -2px 0 #f0b49c;
+}
+@media (forced-colors: active) {
+  a.here,
+  a.router-link-active {
+    border: 2px solid Highlight;
+  }
 }
 a:focus-visible,
 button:focus-visible {

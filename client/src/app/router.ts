@@ -13,6 +13,12 @@ export const router = createRouter({
       component: () => import('@/places/bench/BenchPlace.vue'),
     },
     {
+      path: '/first',
+      name: 'first',
+      meta: { title: 'first', place: 'bench' },
+      component: () => import('@/places/first/FirstPlace.vue'),
+    },
+    {
       path: '/examples',
       name: 'examples',
       meta: { title: 'examples' },

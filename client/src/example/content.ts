@@ -76,11 +76,3 @@ function inOrder(content: Content): string {
 export function isBlank(content: Content): boolean {
   return !content.given.trim() && !content.title.trim() && content.lines.length === 0
 }
-
-/** The task that a freshly typed problem asks for: an equation is solved. */
-export function guessedTask(given: string, task: Content['task']): Content['task'] {
-  const isEquation = /[^!<>]=/.test(given)
-  if (isEquation) return 'solve'
-  if (task !== 'solve') return task
-  return /[a-z]/i.test(given.replace(/sqrt|cbrt|root|abs/g, '')) ? 'simplify' : 'evaluate'
-}

@@ -2,7 +2,6 @@
 /** A candidate put into the given: both sides worked out, and whether they balance. */
 import type { components } from '@/api/schema'
 import MathText from '@/shared/math/MathText.vue'
-import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 
 defineProps<{
@@ -13,13 +12,14 @@ defineProps<{
 
 <template>
   <div class="candidate" :data-holds="check.holds">
-    <b class="value">{{ readable(check.value) }}</b>
+    <MathText class="value" :latex="check.value_latex" />
     <div class="sides">
       <span
         v-for="(side, index) in [check.left_lines, check.right_lines]"
         :key="index"
         class="side"
       >
+        <span class="u-quiet">{{ index ? words.bench.right : words.bench.left }}</span>
         <template v-for="(line, step) in side" :key="step">
           <span v-if="step" class="eq">=</span>
           <MathText :latex="line.latex" />
@@ -45,11 +45,13 @@ defineProps<{
 }
 .value {
   white-space: nowrap;
+  font-size: var(--type-lead);
+}
+.side > .u-quiet {
+  min-width: 4.2rem;
 }
 [data-holds='false'] .value {
-  text-decoration: line-through;
-  text-decoration-thickness: 2px;
-  text-decoration-color: var(--leave);
+  background: linear-gradient(var(--leave), var(--leave)) no-repeat 0 60% / 100% 2px;
 }
 .sides {
   font-size: var(--type-lead);

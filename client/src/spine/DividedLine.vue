@@ -17,8 +17,8 @@ const halves = computed(() => {
   const { tracks } = props.division
   const middle = Math.floor(tracks.length / 2)
   return [
-    { side: 'left', tracks: tracks.slice(0, middle) },
-    { side: 'right', tracks: tracks.slice(middle) },
+    { side: 'to-left', tracks: tracks.slice(0, middle) },
+    { side: 'to-right', tracks: tracks.slice(middle) },
   ] as const
 })
 const joins = computed(() => props.division.tracks.some((track) => track.below === 'joins'))
@@ -54,7 +54,7 @@ const joins = computed(() => props.division.tracks.some((track) => track.below =
     aria-hidden="true"
     :data-from="division.goesOn ? 'tracks' : 'spine'"
     :data-joins="joins || undefined"
-    >{{ words.spine.or }}</span
+    >{{ line.sides?.join ?? words.spine.or }}</span
   >
 </template>
 

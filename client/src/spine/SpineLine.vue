@@ -8,7 +8,7 @@ import { readable } from '@/shared/logic/readable'
 import DividedLine from './DividedLine.vue'
 import { isLeaving } from './marks'
 import Stop from './Stop.vue'
-import type { Division } from './tracks'
+import { isTag, type Division } from './tracks'
 import type { StopLine } from './types'
 
 const props = defineProps<{
@@ -23,6 +23,8 @@ const props = defineProps<{
 const sign = computed(() =>
   props.line.mark === 'given' && !props.line.sides?.left ? '' : (props.line.sides?.sign ?? '='),
 )
+/** Whether the mark is said in words beside the line. */
+const saysMark = computed(() => props.line.mark !== 'ok' && props.line.mark !== 'given')
 const hasMathematics = computed(() => !!props.line.sides?.right)
 /** Beside the spine a line stands whole. */
 const whole = computed(() => {
@@ -38,7 +40,9 @@ const whole = computed(() => {
     :data-mark="line.mark"
     :data-chosen="chosen || undefined"
   >
-    <span class="number" aria-hidden="true">{{ line.number || '' }}</span>
+    <span class="number">
+      <span v-if="line.number" class="u-unseen">{{ words.spine.line }}</span>{{ line.number || '' }}
+    </span>
     <span class="left">
       <span v-if="line.mark === 'operation'" class="operation">{{
         readable(line.operation ?? '')
@@ -55,6 +59,7 @@ const whole = computed(() => {
           class="small"
           :sign="sign"
           :mark="line.mark"
+          :mute="isLeaving(line.mark) || line.mark === 'check'"
         />
         <MathText v-if="hasMathematics" :latex="whole" :spoken="line.spoken" display />
         <s v-if="line.struck">{{ line.remark }}</s>
@@ -68,14 +73,17 @@ const whole = computed(() => {
     </span>
   </div>
   <div v-else class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
-    <span class="number" aria-hidden="true">{{ line.number || '' }}</span>
+    <span class="number">
+      <span v-if="line.number" class="u-unseen">{{ words.spine.line }}</span>{{ line.number || '' }}
+    </span>
     <DividedLine v-if="division" :line="line" :division="division" />
     <template v-else>
       <span class="left">
         <MathText v-if="line.sides?.left" :latex="line.sides.left" :spoken="line.spoken" display />
       </span>
       <span class="on-spine">
-        <Stop :sign="sign" :mark="line.mark" :tag="!!line.sides?.right && !line.sides.sign" />
+        <!-- what is said beside it is read once -->
+        <Stop :sign="sign" :mark="line.mark" :tag="isTag(line.sides)" :mute="saysMark" />
       </span>
       <span class="right">
         <MathText
@@ -90,9 +98,8 @@ const whole = computed(() => {
       </span>
     </template>
     <span class="words">
-      <span v-if="line.mark !== 'ok' && line.mark !== 'given'" class="says">{{
-        words.stops[line.mark]
-      }}</span>{{ ' ' }}<SentenceText :text="line.words" :pieces="line.pieces" />
+      <span v-if="saysMark" class="says">{{ words.stops[line.mark] }}</span>{{ ' '
+      }}<SentenceText :text="line.words" :pieces="line.pieces" />
     </span>
   </div>
 </template>

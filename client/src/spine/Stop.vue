@@ -9,6 +9,8 @@ defineProps<{
   mark: Mark
   /** Whether the line is no relation but states a feature: the stop is a tag then, and has no sign. */
   tag?: boolean
+  /** Whether its meaning stands in words beside it: it is not read out twice. */
+  mute?: boolean
 }>()
 </script>
 
@@ -17,10 +19,9 @@ defineProps<{
     class="stop"
     :data-mark="mark"
     viewBox="0 0 36 36"
-    width="36"
-    height="36"
-    role="img"
-    :aria-label="words.stops[mark]"
+    :role="mute ? undefined : 'img'"
+    :aria-hidden="mute || undefined"
+    :aria-label="mute ? undefined : words.stops[mark]"
   >
     <g class="shape">
       <path v-if="tag && mark === 'ok'" d="M7 10.5h14l8 7.5-8 7.5H7Z" class="full" />
@@ -58,14 +59,22 @@ defineProps<{
         <circle cx="18" cy="18" r="11.5" class="full" />
         <path d="M3 5a16 16 0 0 0 6 5" class="open thick" />
       </template>
-      <rect v-else-if="mark === 'check'" x="7" y="11" width="22" height="14" rx="7" class="open" />
+      <rect
+        v-else-if="mark === 'check' || mark === 'fails'"
+        x="7"
+        y="11"
+        width="22"
+        height="14"
+        rx="7"
+        class="open"
+      />
       <circle v-else-if="mark === 'waiting'" cx="18" cy="18" r="11.5" class="faint" />
       <circle v-else cx="18" cy="18" r="11.5" class="plain" />
     </g>
     <text
       v-if="mark !== 'unreadable'"
       x="18"
-      :y="mark === 'may-add' ? 27 : 23.5"
+      :y="mark === 'may-add' ? 27 : mark === 'loses' ? 15.5 : 23.5"
       class="sign"
       text-anchor="middle"
     >
@@ -77,12 +86,15 @@ defineProps<{
 
 <style scoped>
 .stop {
+  width: var(--spine-width);
+  height: var(--spine-width);
   color: var(--ink);
   display: block;
   flex: none;
 }
 .stop[data-mark='wrong'],
-.stop[data-mark='loses'] {
+.stop[data-mark='loses'],
+.stop[data-mark='fails'] {
   color: var(--leave);
 }
 .stop[data-mark='parallel'] {
@@ -124,7 +136,8 @@ defineProps<{
 }
 .sign {
   font:
-    700 17px 'Atkinson Hyperlegible',
+    700 17px 'Plain Zero',
+    'Atkinson Hyperlegible',
     sans-serif;
   fill: currentColor;
 }
@@ -136,10 +149,12 @@ defineProps<{
 .patch {
   fill: var(--paper);
 }
-.stop[data-mark='may-add'] .sign {
+.stop[data-mark='may-add'] .sign,
+.stop[data-mark='loses'] .sign {
   font-size: 14px;
 }
 .stop[data-mark='check'] .sign,
+.stop[data-mark='fails'] .sign,
 .stop[data-mark='waiting'] .sign {
   font-size: 14px;
 }

@@ -17,11 +17,10 @@ function line(text: string, number: number, more: Partial<StopLine> = {}): StopL
   return { number, text, mark: 'ok', sides, spoken: text, words: '', ...more }
 }
 
-const below = (texts: string[], ...more: [((number: number) => boolean)?]) =>
-  divisions(
-    texts.map((text, index) => line(text, index + 1)),
-    ...more,
-  ).map((one) => one && [one.goesOn, ...one.tracks.map((each) => each.below)])
+const below = (texts: string[]) =>
+  divisions(texts.map((text, index) => line(text, index + 1))).map(
+    (one) => one && [one.goesOn, ...one.tracks.map((each) => each.below)],
+  )
 
 test('tracks begin at the spine, go on below each other, and the last ones stay open', () => {
   expect(below(['(x-2)(x-3)=0', 'x-2=0 or x-3=0', 'x=2 or x=3'])).toEqual([
@@ -37,19 +36,24 @@ test('a track that the next line leaves out ends; the others join the spine agai
   expect(below(['x=3 or x=-2', '3=x'])).toEqual([[false, 'joins', 'joins'], null])
 })
 
-test('where forks stand between two lines the tracks join before them and begin anew', () => {
-  const apart = (number: number) => number === 1
-  expect(below(['x-2=0 or x-3=0', 'x=2 or x=3'], apart)).toEqual([
-    [false, 'joins', 'joins'],
-    [false, 'last', 'last'],
-  ])
-})
-
 test('what does not fit beside each other, or stands beside the spine, does not divide it', () => {
   const wide = `x=${'1+'.repeat(30)}1`
   expect(below([`${wide} or x=2`])).toEqual([null])
   expect(below(['x=1 or x=2 or x=3 or x=4 or x=5'])).toEqual([null])
   expect(divisions([line('x=1 or x=2', 1, { beside: true })])).toEqual([null])
+})
+
+test('words on the line, what is done to both sides, and the given keep the line whole', () => {
+  for (const more of [
+    { remark: 'x = -2 fails' },
+    { operation: '÷ 2' },
+    { mark: 'given' as const },
+  ]) {
+    expect(divisions([line('x=3 or x=-2', 1, more)])).toEqual([null])
+  }
+  const stop = line('x=3 or x=-2', 1, { remark: 'which one?' })
+  const [division = null] = divisions([stop])
+  expect(mount(SpineLine, { props: { line: stop, division } }).text()).toContain('which one?')
 })
 
 test('what is new on the line may be lit on its track', () => {
@@ -73,4 +77,12 @@ test('a feature has a tag for a stop, and no sign before it', () => {
   const shown = mount(SpineLine, { props: { line: line('hole', 1, { sides }) } })
   expect(shown.find('svg.stop path.full').exists()).toBe(true)
   expect(shown.find('svg.stop text').text()).toBe('')
+})
+
+test('the check in the original ends the tracks of candidates that fail; the others stay', () => {
+  const two = line('x=3 or x=-2', 1)
+  const below = (failing: string[]) =>
+    divisions([two], failing)[0]?.tracks.map((track) => track.below)
+  expect(below([])).toEqual(['last', 'last'])
+  expect(below(['x = -2'])).toEqual(['last', 'ends'])
 })

@@ -21,28 +21,38 @@ const WIDEST = [0, 0, 44, 14, 14]
 const same = (one: Track, other: Track) =>
   one.left === other.left && one.sign === other.sign && one.right === other.right
 
-/** The tracks on which a line runs; none where the spine does not divide. */
+/** Whether a line is no relation but states a feature: its stop is a tag, without a sign. */
+export function isTag(sides: StopLine['sides']): boolean {
+  return !!sides?.right && !sides.sign
+}
+
+/** The tracks on which a line runs; none where the spine does not divide. Words need the line whole. */
 function tracksOf(line: StopLine | undefined): Track[] {
-  const tracks = line && !line.beside ? (line.sides?.tracks ?? []) : []
+  const isWhole = !line || line.beside || line.remark || line.operation || line.mark === 'given'
+  const tracks = isWhole ? [] : (line.sides?.tracks ?? [])
   const widest = Math.max(...tracks.flatMap(({ left, right }) => [left.length, right.length]))
   return widest <= (WIDEST[tracks.length] ?? 0) ? tracks : []
 }
 
 /**
  * Return for each line how its spine divides; null where it does not.
- * @param isApart whether something is drawn between a line, by its number, and the next one
+ * @param failing candidates that do not check in the original, in LaTeX: the last tracks that state them end
  */
 export function divisions(
   lines: readonly StopLine[],
-  isApart: (number: number) => boolean = () => false,
+  failing: readonly string[] = [],
 ): (Division | null)[] {
+  const spaceless = (latex: string) => latex.replace(/\s/g, '')
+  const failed = failing.map(spaceless)
+  const lastOf = ({ left, sign, right }: Track) =>
+    failed.includes(spaceless(`${left}${sign}${right}`)) ? 'ends' : 'last'
   return lines.map((line, index) => {
     const tracks = tracksOf(line)
     if (tracks.length < 2) return null
     const above = lines[index - 1]
     const below = lines[index + 1]
-    const goesOn = !!above && !isApart(above.number) && tracksOf(above).length === tracks.length
-    const isOn = !isApart(line.number) && tracksOf(below).length === tracks.length
+    const goesOn = !!above && tracksOf(above).length === tracks.length
+    const isOn = tracksOf(below).length === tracks.length
     const next = lines.slice(index + 1).find((one) => !one.beside && one.sides)
     const kept = next?.sides ? (next.sides.tracks ?? [next.sides]) : []
     const isLeftOut = (track: Track) =>
@@ -52,7 +62,7 @@ export function divisions(
       goesOn,
       tracks: tracks.map((track) => ({
         ...track,
-        below: isOn ? 'on' : !next ? 'last' : isLeftOut(track) ? 'ends' : 'joins',
+        below: isOn ? 'on' : !next ? lastOf(track) : isLeftOut(track) ? 'ends' : 'joins',
       })),
     }
   })

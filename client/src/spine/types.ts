@@ -19,6 +19,7 @@ export type Mark =
   | 'doubt'
   | 'parallel'
   | 'check'
+  | 'fails'
   | 'side'
   | 'operation'
   | 'remark'

@@ -98,6 +98,7 @@ class CandidateCheck(TypedDict):
     """
 
     value: str
+    value_latex: str
     left: str | None
     right: str | None
     left_lines: list[Typeset]

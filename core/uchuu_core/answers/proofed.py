@@ -71,6 +71,7 @@ class ProofItem(TypedDict):
     missing: list[str]
     extra: list[str]
     correction: list[str] | None
+    correction_latex: NotRequired[list[str]]
     repeats: NotRequired[Repeats | None]
 
 

@@ -1,6 +1,6 @@
 """Lines and sentences as every answer has them."""
 
-from typing import NotRequired
+from typing import Literal, NotRequired
 
 from typing_extensions import TypedDict
 
@@ -31,14 +31,15 @@ class Track(TypedDict):
 class Sides(TypedDict):
     """A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
 
-    ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins: there
-    the spine divides.
+    ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins, or
+    that a ± stands for (``join``): there the spine divides.
     """
 
     left: str
     sign: str
     right: str
     tracks: NotRequired[list[Track]]
+    join: NotRequired[Literal["or", "±"]]
 
 
 class Shown(TypedDict):

@@ -154,7 +154,7 @@ def _is_negative(node: Expr) -> bool:
         return False
     try:
         return bool(value_at(node, {}) < 0)
-    except (NotRational, Undefined):
+    except (NotRational, Undefined, TooLarge):
         return False
 
 

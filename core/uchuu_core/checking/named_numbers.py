@@ -12,6 +12,7 @@ from flint import fmpq
 
 from uchuu_core.checking.context import Case, Context
 from uchuu_core.checking.judgement import Judgement
+from uchuu_core.failures import TooLarge
 from uchuu_core.kernel.algebraic import primitive
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.tree.build import number_of
@@ -75,7 +76,7 @@ def _named(line: Line, known: frozenset[str]) -> Named:
             return {}
         try:
             found[name] = [value_at(value, {}) for value in values]
-        except (NotRational, Undefined):
+        except (NotRational, Undefined, TooLarge):
             return {}
     return found
 
@@ -86,7 +87,7 @@ def _quadratic(before: Line, context: Context) -> Coefficients | None:
         return None
     try:
         zero = context.ring.function(before.left).minus(context.ring.function(before.right))
-    except (NotRational, Undefined):
+    except (NotRational, Undefined, TooLarge):
         return None
     if not zero.denominator.is_constant():
         return None
@@ -125,7 +126,7 @@ def _judged_formula(line: Line, wanted: Coefficients) -> Judgement | None:
             return None
     try:
         values = [value_at(side, {}) for side in sides]
-    except (NotRational, Undefined):
+    except (NotRational, Undefined, TooLarge):
         return None
     known = [b * b - 4 * a * c for c, b, a in _usual(wanted)]
     if values[0] not in known or isinstance(sides[0], Number):
@@ -147,7 +148,7 @@ def _judged_sign(
         try:
             if value_at(line.left, {}) != value:
                 return None
-        except (NotRational, Undefined):
+        except (NotRational, Undefined, TooLarge):
             return None
     holds = {"<": value < 0, ">": value > 0, "<=": value <= 0, ">=": value >= 0, "!=": value != 0}
     return Judgement("ok" if holds[line.sign] else "wrong", is_aside=True)

@@ -91,6 +91,9 @@ def _candidate_check(given: Line, unknown: str, value: Algebraic) -> CandidateCh
         worked.append([{"text": plain(x), "latex": latex(x)} for x in lines])
     return {
         "value": f"{unknown} = {number_text(value)}",
+        "value_latex": f"{unknown} = {latex(written)}"
+        if tree_of(value)
+        else f"{unknown} = {number_text(value)}",
         "left": values[0],
         "right": values[1],
         "left_lines": worked[0],

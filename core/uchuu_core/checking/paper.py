@@ -36,6 +36,7 @@ from uchuu_core.kernel.domains import condition
 from uchuu_core.kernel.finished import ALONE, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.solutions import SolutionSet
+from uchuu_core.kernel.written import number_text
 from uchuu_core.lawbook.says import listed, mathematics
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
@@ -69,7 +70,7 @@ def check(problem: Problem) -> Checked:
             turn.has_come(number)
             continue
         before, line, judgement = step.before, step.line, step.judgement
-        is_last = number == last
+        is_last = number == last and not problem.goes_on
         if is_last and step.is_sound:
             _hold_against_original(judgement, line, context)
         record = _record(text, step, context)
@@ -98,7 +99,7 @@ def check(problem: Problem) -> Checked:
         "error": error,
         "follow_through": follow_through(states, context),
         "answer": _answer(answer, states[-1].judgement if states else None, context),
-        "checks": _checks(answer, _rejected(steps), context),
+        "checks": _checks(answer, steps, context),
         "unexplained": turn.explained < len(steps),
         "explained": turn.explained,
     }
@@ -295,11 +296,24 @@ def _rejected(steps: list[Step | Failure]) -> frozenset[Algebraic]:
     return frozenset(p for s in steps if isinstance(s, Step) for p in s.judgement.rejects)
 
 
+def _as_written(steps: list[Step | Failure], context: Context) -> dict[str, int]:
+    """Return the places of candidates, as their checks call them, in the lists that the lines write."""
+    places: dict[str, int] = {}
+    for step in steps:
+        line = step.line if isinstance(step, Step) else None
+        for option in line.options if isinstance(line, Either) else ():
+            found = solutions_or_none(option, context)
+            for point in found.points if found is not None and len(found.points) == 1 else ():
+                if isinstance(point, Algebraic):
+                    places.setdefault(f"{context.unknown} = {number_text(point)}", len(places))
+    return places
+
+
 def _checks(
-    line: Line | None, rejected: frozenset[Algebraic], context: Context
+    line: Line | None, steps: list[Step | Failure], context: Context
 ) -> list[CandidateCheck]:
     """Return each candidate of a solved last line, those rejected on the way, and the solutions
-    that it does not have (``missing``), put into the given.
+    that it does not have (``missing``), put into the given; in the order in which they are written.
     """
     if line is None or not context.is_equation or not isinstance(context.given, Relation):
         return []
@@ -308,8 +322,10 @@ def _checks(
     has = solutions_or_none(line, context)
     if has is None or letters(context.given) != {context.unknown}:
         return []
-    listed_ones = has.points | rejected
+    listed_ones = has.points | _rejected(steps)
     found = candidate_checks(context.given, context.unknown, listed_ones)
+    written = _as_written(steps, context)
+    found.sort(key=lambda check: written.get(check["value"], len(written)))
     original = context.original
     if original is None or has.everything or len(original.points) > MOST_MISSING:
         return found

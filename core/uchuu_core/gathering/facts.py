@@ -9,7 +9,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.forking.uses import screen
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.notation import latex, read
-from uchuu_core.tree.shape import structure, unnamed, unnamed_outline
+from uchuu_core.tree.shape import structure, unnamed
 from uchuu_core.working.problem import work
 
 
@@ -55,7 +55,8 @@ def facts(problem: Problem) -> Facts:
     found["lines"] = len(worked["lines"])
     laws = [line["law"] for line in worked["lines"]]
     found["skills"] = list(dict.fromkeys(laws))
-    found["structure"] = _key(problem, (unnamed_outline(given), laws))
+    # signs tell exercises apart: x² − 7x + 12 asks for other pairs than x² + x − 12
+    found["structure"] = _key(problem, (structure(given), laws))
     try:
         screened = screen(problem)
         found["reveals"], found["hides"] = screened["reveals"], screened["hides"]

@@ -1,11 +1,26 @@
 """A line cut at its relation sign, so that a drawing can stand the signs under each other."""
 
+from collections.abc import Callable
 from functools import lru_cache
+from typing import Any
 
 from uchuu_core.answers.sentences import Shown, Sides, Track
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.spoken import spoken
-from uchuu_core.tree.nodes import Chain, Either, Feature, Line, Outcome, Relation, ValueSet
+from uchuu_core.tree.nodes import (
+    Chain,
+    Either,
+    Feature,
+    Line,
+    Outcome,
+    Relation,
+    Sign,
+    Signed,
+    Sum,
+    Term,
+    ValueSet,
+)
+from uchuu_core.tree.paths import parts, rebuild
 
 _SHOWN = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
 
@@ -17,17 +32,20 @@ def sides(line: Line) -> Sides:
     """
     match line:
         case Relation():
-            return {**_track(line)}
-        case Chain(parts):
-            rest = "=".join(latex(part) for part in parts[1:])
-            return {"left": latex(parts[0]), "sign": "=", "right": rest}
+            found: Sides = {**_track(line)}
+            if both := both_signs(line):
+                found |= {"tracks": [_track(one) for one in both], "join": "±"}
+            return found
+        case Chain(links):
+            rest = "=".join(latex(part) for part in links[1:])
+            return {"left": latex(links[0]), "sign": "=", "right": rest}
         case Either(options):
             first = options[0]
             whole, head = latex(line), latex(first.left)
             cut = len(latex(first)) - len(latex(first.right))
-            found: Sides = {"left": head, "sign": _SHOWN[first.sign], "right": whole[cut:]}
+            found = {"left": head, "sign": _SHOWN[first.sign], "right": whole[cut:]}
             if line.is_or:
-                found["tracks"] = [_track(option) for option in options]
+                found |= {"tracks": [_track(option) for option in options], "join": "or"}
             return found
         case Feature():
             return {"left": "", "sign": "", "right": latex(line)}
@@ -35,6 +53,41 @@ def sides(line: Line) -> Sides:
             return {"left": "", "sign": "∴", "right": latex(line)}
         case _:
             return {"left": "", "sign": "=", "right": latex(line)}
+
+
+def both_signs(relation: Relation) -> tuple[Relation, Relation] | None:
+    """Return the two relations that the one ± on the right of *relation* stands for; None without one."""
+    signs = [sign for part in parts(relation) for sign in _signs(part)]
+    if signs.count("+-") != 1 or any("+-" in _signs(part) for part in parts(relation.left)):
+        return None
+    plus, minus = (rebuild(relation.right, _with_sign(sign)) for sign in ("+", "-"))
+    return (
+        Relation(relation.left, relation.sign, plus),
+        Relation(relation.left, relation.sign, minus),
+    )
+
+
+def _signs(part: Any) -> tuple[str, ...]:
+    match part:
+        case Signed(sign, _):
+            return (sign,)
+        case Sum(terms):
+            return tuple(term.sign for term in terms)
+        case _:
+            return ()
+
+
+def _with_sign(sign: Sign) -> Callable[[Any], Any]:
+    def change(part: Any) -> Any:
+        match part:
+            case Signed("+-", body):
+                return body if sign == "+" else Signed("-", body)
+            case Sum(terms):
+                return Sum(tuple(Term(sign, t.body) if t.sign == "+-" else t for t in terms))
+            case _:
+                return part
+
+    return change
 
 
 def _track(relation: Relation) -> Track:

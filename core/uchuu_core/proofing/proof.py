@@ -7,7 +7,7 @@ from dataclasses import replace
 from typing import Any, Literal, get_args
 
 from uchuu_core.answers.proofed import Proofed, ProofItem, Repeats, Status
-from uchuu_core.answers.worked import Worked
+from uchuu_core.answers.worked import Worked, WorkedLine
 from uchuu_core.checking.context import context_of
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem
@@ -129,7 +129,9 @@ def proof_item(item: KeyItem, defaults: Problem) -> ProofItem:
         texts[-1] = as_answer(texts[-1], context)
     _judge(report, replace(problem, lines=tuple(texts)))
     if report["status"] not in ("holds", "undecided") and worked is not None:
-        report["correction"] = _correction(item, worked)
+        should = _correction(item, worked)
+        report["correction"] = [line["text"] for line in should]
+        report["correction_latex"] = [line["latex"] for line in should]
     return report
 
 
@@ -146,9 +148,9 @@ def _worked(problem: Problem) -> Worked | None:
         return None
 
 
-def _correction(item: KeyItem, worked: Worked) -> list[str]:
+def _correction(item: KeyItem, worked: Worked) -> list[WorkedLine]:
     """Return what should stand under the given: the answer, or all lines where lines were written."""
-    lines = [line["text"] for line in worked["lines"]]
+    lines = worked["lines"]
     return lines if len(item.lines) > 1 else lines[-1:]
 
 

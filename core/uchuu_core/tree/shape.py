@@ -122,11 +122,6 @@ def outline(node: Line) -> Any:
     return unordered(rebuild(node, _bare))
 
 
-def unnamed_outline(node: Line) -> Any:
-    """Return the outline without the names of letters."""
-    return unnamed(rebuild(node, _bare))
-
-
 def _bare(part: Any) -> Any:
     match part:
         case Number() | Mixed():

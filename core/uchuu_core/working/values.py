@@ -35,6 +35,7 @@ def value_checks(given: Line, answer: Line) -> list[CandidateCheck]:
         return [
             {
                 "value": at,
+                "value_latex": at,
                 "left": str(left),
                 "right": str(right),
                 "left_lines": _lines(given, point, left),

@@ -125,6 +125,7 @@ def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
         "density": "key",
         "radicals": "any",
         "methods": [],
+        "spelling": "uk",
     }
     assert ada.call("PUT", "/house", rules).status_code == 200
     after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
@@ -156,3 +157,8 @@ def test_a_line_is_given_in_the_notations_of_other_programs(ada: ApiClient) -> N
     assert reading["latex"] == r"\frac{x^{2}}{3}"
     assert reading["typst"] == "frac(x^(2), 3)"
     assert "<mfrac>" in reading["mathml"]
+
+
+def test_every_example_of_the_catalogue_is_typeset(ada: ApiClient) -> None:
+    entries = ada.call("GET", "/algebra/errors").json()
+    assert all(entry[f"{part}_latex"] for entry in entries for part in ("before", "wrong", "right"))

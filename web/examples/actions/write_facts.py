@@ -89,6 +89,7 @@ def _asked(asker: Asker, example: Example) -> dict[str, Any] | None:
 
 def _take(facts: ExampleFacts, told: dict[str, Any], stop: str) -> None:
     facts.kind, facts.method = told.get("kind") or "", told.get("method") or ""
+    facts.latex = (told.get("reads") or {}).get("latex", "")
     facts.skills = told.get("skills", [])
     facts.reveals = [error["name"] for error in told.get("reveals", [])]
     facts.difficulty = (told.get("difficulty") or {}).get("score")

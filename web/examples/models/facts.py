@@ -19,6 +19,8 @@ class ExampleFacts(models.Model):
     """How many lines it has."""
     words = models.TextField()
     """What a search looks in, in small letters: its texts and tags, and what the core tells of it."""
+    latex = models.TextField(blank=True)
+    """The problem typeset; empty while the core was not asked, or could not read it."""
     kind = models.CharField(max_length=100, blank=True)
     method = models.CharField(max_length=100, blank=True)
     skills = ArrayField(models.TextField(), default=list)

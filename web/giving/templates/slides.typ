@@ -1,22 +1,31 @@
-// Slides: each problem, then its lines one more at a time.
+// Slides: each problem alone, then one step a page, the given on top and the last lines above it.
 #import "spine.typ": *
-#let sheet = json(bytes(sys.inputs.sheet))
-#set document(title: sheet.title)
-#set page(width: 254mm, height: 142.9mm, margin: (x: 18mm, y: 12mm), footer: align(right, text(9pt, fill: quiet, sheet.title)))
+#let sheets = json(bytes(sys.inputs.sheets))
+#let window = 3
+
+#set document(title: sheets.first().title)
+#set page(width: 254mm, height: 142.9mm, margin: (x: 16mm, y: 11mm))
 #set text(20pt, lang: "en")
-
 #set text(top-edge: "bounds", bottom-edge: "bounds")
-#align(horizon)[#text(34pt, weight: "bold", sheet.title) \ #text(fill: quiet, sheet.instruction)]
 
-#for item in sheet.items {
-  pagebreak()
-  [#text(fill: quiet)[#item.number #h(4mm) #if item.instruction == "" { item.task_words } else { item.instruction }]]
-  align(center + horizon, text(32pt, display(item.given)))
-  let size = if item.lines.len() > 9 { 13pt } else if item.lines.len() > 6 { 16pt } else { 19pt }
-  for shown in range(1, item.lines.len() + 1) {
+#for sheet in sheets {
+  set page(footer: align(right, text(9pt, fill: quiet, sheet.title)))
+  align(horizon)[#text(34pt, weight: "bold", sheet.title) \ #text(fill: quiet, sheet.instruction)]
+  for item in sheet.items {
     pagebreak()
-    text(fill: quiet, str(item.number))
-    set text(size)
-    spine(item.given, item.lines.slice(0, shown), left: 84mm, reasons: 60mm, radius: 10pt, says: 15pt)
+    let asks = text(20pt, fill: quiet)[#item.number #h(4mm) #if item.instruction == "" { item.task_words } else { item.instruction }]
+    asks
+    align(center + horizon, text(44pt, fit(display(item.given))))
+    for shown in range(1, item.lines.len() + 1) {
+      pagebreak()
+      asks
+      v(2mm)
+      let from = calc.max(0, shown - window)
+      set text(27pt)
+      spine(
+        item.given, item.lines.slice(from, shown), from: from + 1,
+        left: 78mm, reasons: 74mm, radius: 13pt, says: 21pt,
+      )
+    }
   }
 }

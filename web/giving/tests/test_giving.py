@@ -13,7 +13,8 @@ from api.testing import ApiClient
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
 from sets.models import ProblemSet
 
-from giving.sheets import Wish, sheet_of
+from giving.records import Wish
+from giving.sheets import sheet_of
 
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
 KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")

@@ -3,6 +3,7 @@
 import csv
 import io
 import re
+from typing import Any, Literal
 
 import pytest
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
@@ -10,7 +11,8 @@ from exchange.reading import _csv_rows
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from giving.sheets import Choice, Leaving, Math, Mistake, Piece, Sheet, SheetItem, Written, math_of
+from giving.maths import math_of
+from giving.records import Choice, Held, Leaving, Math, Mistake, Piece, Sheet, SheetItem, Written
 from giving.writers.flat import in_latex, latex_source, markdown, plain_text
 from giving.writers.packages import item_xml
 from giving.writers.page import html_page
@@ -42,6 +44,12 @@ WORDS = TYPED.map(Piece)
 PIECES = st.sampled_from(["x^2/2 = 3", "sqrt(2x + 1)"]).map(lambda text: Piece("", math_of(text)))
 
 
+MARKS = st.sampled_from(["ok", "condition", "may-add"])
+HELD = st.builds(
+    Held, MATHS, st.lists(MATHS, min_size=1), st.lists(MATHS, min_size=1), st.booleans(), TYPED
+)
+
+
 @st.composite
 def items(draw: st.DrawFn, number: int) -> SheetItem:
     """Return an item with everything that an item can have."""
@@ -55,8 +63,12 @@ def items(draw: st.DrawFn, number: int) -> SheetItem:
         room=draw(st.integers(0, 6)),
         answer=draw(MATHS),
         lines=draw(
-            st.lists(st.builds(Written, MATHS, st.lists(st.one_of(WORDS, PIECES))), max_size=3)
+            st.lists(
+                st.builds(Written, MATHS, st.lists(st.one_of(WORDS, PIECES)), MARKS), max_size=5
+            )
         ),
+        features=draw(st.lists(MATHS, max_size=3)),
+        checks=draw(st.lists(HELD, max_size=2)),
         leavings=draw(
             st.lists(st.builds(Leaving, st.integers(0, 3), TYPED, MATHS, MATHS), max_size=2)
         ),
@@ -99,8 +111,10 @@ def test_text_formats_hold_whatever_is_typed(sheet: Sheet) -> None:
 @given(sheets())
 @settings(max_examples=12)
 def test_paper_is_set_whatever_is_typed(sheet: Sheet) -> None:
-    assert pdf(sheet).startswith(b"%PDF-")
-    assert all(b"<svg" in page for page in pages(sheet))
+    assert pdf([sheet]).startswith(b"%PDF-")
+    both = pages([sheet, sheet])  # parallel versions in one file
+    assert len(both) == 2 * len(pages([sheet]))
+    assert all(b"<svg" in page for page in both)
 
 
 @pytest.mark.parametrize(
@@ -118,7 +132,7 @@ def test_paper_is_set_whatever_is_typed(sheet: Sheet) -> None:
 def test_the_spine_divides_on_paper(lines: list[str], stops: int, tags: int, level: int) -> None:
     written = [Written(math_of(line)) for line in lines]
     item = SheetItem(1, "solve", "Solve", math_of("x^2 - 5x = -6"), lines=written)
-    (page,) = pages(Sheet("Quay", "", "", "key", "lines", "a4", [item]))
+    (page,) = pages([Sheet("Quay", "", "", "key", "lines", "a4", [item])])
     drawn = page.decode()
     assert len(re.findall(r'd="M 0 0m 0 [\d.]+c 0 -', drawn)) == stops
     assert len(re.findall(r'd="M 0 0h [\d.]+l [^"]*Z', drawn)) == tags
@@ -160,3 +174,22 @@ def test_cells_are_read_back_as_they_were_and_never_calculated(cells: list[str])
 def test_what_cannot_be_read_stays_as_it_was_typed() -> None:
     assert math_of("2x + = 3") == Math("2x + = 3")
     assert math_of("x=3").text == "x = 3"
+
+
+def test_a_key_draws_marks_forks_the_boxed_answer_and_the_check() -> None:
+    def item(**more: Any) -> SheetItem:
+        marks: tuple[Literal["may-add"], Literal["condition"]] = ("may-add", "condition")
+        lines = [Written(math_of("x + 6 = x^2"), [], mark) for mark in marks]
+        return SheetItem(1, "solve", "Solve", math_of("sqrt(x + 6) = x"), lines=lines, **more)
+
+    def drawn(one: SheetItem) -> tuple[int, int]:
+        (page,) = pages([Sheet("Quay", "", "", "key", "lines", "a4", [one])])
+        text = page.decode()
+        return len(re.findall(r'd="M [^"]*Z', text)), text.count("stroke-dasharray")
+
+    bare, dashes = drawn(item())
+    held = Held(math_of("x = 3"), [math_of("sqrt(9)")], [math_of("3")], True, "balances")
+    fork = Leaving(1, "Squares each term", math_of("x + 36 = x^2"), math_of("x = 7"))
+    more, more_dashes = drawn(item(leavings=[fork], checks=[held], answer=math_of("x = 3")))
+    assert more_dashes - dashes == 2  # a fork leaves its line by one bend
+    assert more - bare >= 1  # its diamond

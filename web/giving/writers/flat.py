@@ -3,7 +3,7 @@
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
-from giving.sheets import Math, Sheet, SheetItem
+from giving.records import Math, Sheet, SheetItem
 
 _SPECIAL = {
     "\\": r"\textbackslash{}",

@@ -8,7 +8,7 @@ import io
 import zipfile
 from xml.sax.saxutils import escape, quoteattr
 
-from giving.sheets import Sheet, SheetItem
+from giving.records import Sheet, SheetItem
 from giving.writers.page import maths
 
 _NS = "http://www.imsglobal.org/xsd/imsqtiasi_v3p0"

@@ -2,7 +2,7 @@
 
 from html import escape
 
-from giving.sheets import Math, Piece, Sheet, SheetItem
+from giving.records import Math, Piece, Sheet, SheetItem
 
 _STYLE = """
 body{font:1.05rem/1.5 Georgia,serif;max-width:48rem;margin:2rem auto;padding:0 1rem;color:#111}

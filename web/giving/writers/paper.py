@@ -6,11 +6,17 @@ from typing import Any, Literal
 
 import typst
 
-from giving.sheets import Sheet
+from giving.records import Sheet
 
 TEMPLATES = Path(__file__).resolve().parents[1] / "templates"
 WORDS = {
     "name": "Name",
+    "class": "Class",
+    "date": "Date",
+    "check": "Check",
+    "leftSide": "left side",
+    "rightSide": "right side",
+    "answer": "Answer",
     "short": "Short key",
     "key": "Key",
     "total": "Marks",
@@ -23,30 +29,30 @@ WORDS = {
 }
 
 
-def _inputs(sheet: Sheet) -> dict[str, str]:
+def _inputs(sheets: list[Sheet]) -> dict[str, str]:
     return {
-        "sheet": json.dumps(sheet.as_record(), ensure_ascii=False),
+        "sheets": json.dumps([sheet.as_record() for sheet in sheets], ensure_ascii=False),
         "words": json.dumps(WORDS),
     }
 
 
-def pdf(sheet: Sheet) -> bytes:
-    """Return the sheet as a PDF document."""
-    document: bytes = _compiled(sheet, "pdf")
+def pdf(sheets: list[Sheet]) -> bytes:
+    """Return the sheets, one or its parallel versions, as one PDF document."""
+    document: bytes = _compiled(sheets, "pdf")
     return document
 
 
-def pages(sheet: Sheet) -> list[bytes]:
+def pages(sheets: list[Sheet]) -> list[bytes]:
     """Return the pages of the same document as SVG pictures."""
-    found = _compiled(sheet, "svg")
+    found = _compiled(sheets, "svg")
     return found if isinstance(found, list) else [found]
 
 
-def _compiled(sheet: Sheet, kind: Literal["pdf", "svg"]) -> Any:
+def _compiled(sheets: list[Sheet], kind: Literal["pdf", "svg"]) -> Any:
     return typst.compile(
-        TEMPLATES / ("slides.typ" if sheet.what == "slides" else "sheet.typ"),
+        TEMPLATES / ("slides.typ" if sheets[0].what == "slides" else "sheet.typ"),
         root=TEMPLATES,
         format=kind,
-        sys_inputs=_inputs(sheet),
+        sys_inputs=_inputs(sheets),
         ignore_system_fonts=True,
     )

@@ -9,6 +9,7 @@ DEFAULTS = {
     "density": "board",
     "radicals": "any",
     "methods": [],
+    "spelling": "us",
 }
 
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the problem asks for besides its task: the unknown, the numbers, the form of the answer. */
+import { onClickOutside, useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
@@ -31,6 +32,19 @@ const summary = computed(() => {
   return [...among, ...forms, ...own].join(', ')
 })
 
+/** Closed by Escape, a click outside, or typing on elsewhere. */
+const sheet = ref<HTMLDetailsElement | null>(null)
+function close(): void {
+  if (sheet.value) sheet.value.open = false
+}
+onClickOutside(sheet, close)
+useEventListener(window, 'keydown', (event) => {
+  if (!sheet.value?.open) return
+  const inside = sheet.value.contains(event.target as Node | null)
+  if (event.key === 'Escape') sheet.value.querySelector('summary')?.focus()
+  if (event.key === 'Escape' || !inside) close()
+})
+
 /** The letter while it is typed. */
 const letter = ref('')
 watch(
@@ -45,10 +59,7 @@ function solveFor(text: string): void {
 </script>
 
 <template>
-  <details
-    class="asked"
-    @keydown.escape="($event.currentTarget as HTMLDetailsElement).open = false"
-  >
+  <details ref="sheet" class="asked">
     <summary>
       {{ words.bench.asked }}<span v-if="summary" class="u-quiet">: {{ summary }}</span>
     </summary>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** The bench: pose, write, be judged; everything from the keyboard. */
+import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import ConflictDialog from '@/shared/page/ConflictDialog.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
 import { toggleField } from '@/shared/composables/field'
 import { useKeys } from '@/shared/composables/useKeys'
 import { words } from '@/texts/en'
-import BenchHeader from './BenchHeader.vue'
+import BenchHeader, { type Way } from './BenchHeader.vue'
 import BenchProblem from './BenchProblem.vue'
 import BenchSide from './BenchSide.vue'
 import BenchSpine from './BenchSpine.vue'
@@ -28,12 +30,21 @@ const bench = useBenchPlace(
   () => props.id,
   () => spine.value?.toEntry(),
 )
-const { content, chosen, saving, judging, posing, forking, notOpened, working } = bench
+const { content, chosen, saving, judging, posing, ended, forking, notOpened, working } = bench
 const { checked, inspected, givenFailure } = judging
 const lights = useLights(checked, chosen)
 const comparing = ref(false)
+/** With little room the panel lies over the foot, and is opened for it. */
+const isNarrow = useMediaQuery('(max-width: 900px), (max-height: 560px)')
+const sideOpen = ref(false)
 const returning = ref(false)
 const showsPose = computed(() => posing.value || !content.value.given || !!givenFailure.value)
+
+function go(way: Way): void {
+  if (way === 'versions') returning.value = true
+  else if (way === 'fresh') bench.fresh()
+  else void bench.leaveFor(way)
+}
 
 useKeys({
   'Ctrl+Z': bench.undo,
@@ -41,7 +52,11 @@ useKeys({
   'Ctrl+Shift+Z': bench.redo,
   'Alt+W': () => void bench.workIt(),
   'Alt+F': () => (forking.value = !forking.value),
-  'Alt+H': () => void side.value?.nextStep(),
+  'Alt+H': () => {
+    sideOpen.value = true
+    void side.value?.nextStep()
+  },
+  'Alt+T': () => document.querySelector<HTMLElement>('.task input')?.focus(),
   'Alt+M': toggleField,
   'Alt+X': bench.cross,
   'Alt+G': () => (posing.value = true),
@@ -56,7 +71,6 @@ useKeys({
     <BenchHeader
       class="over"
       :title="content.title"
-      :task="content.task"
       :state="saving.state.value"
       :can-undo="bench.canUndo.value"
       :can-redo="bench.canRedo.value"
@@ -64,22 +78,23 @@ useKeys({
       :forking="forking"
       @forks="forking = !forking"
       @title="(text) => bench.change((next) => (next.title = text))"
-      @task="(task) => bench.change((next) => (next.task = task))"
       @work="bench.workIt()"
       @undo="bench.undo"
       @redo="bench.redo"
-      @fresh="bench.fresh"
-      @print="bench.leaveFor('key')"
       @present="bench.leaveFor('show')"
+      @go="go"
     />
     <main id="main" class="work" tabindex="-1">
       <FailureNote :message="notOpened" :final="bench.isGone.value" @again="bench.again" />
       <FailureNote :message="saving.refusal.value" @again="saving.save" />
       <FailureNote :message="working.refusal.value" @again="working.again" />
-      <BenchProblem :bench="bench" :shows-pose="showsPose" @compare="comparing = true" />
-      <BenchSpine ref="spine" :bench="bench" :lights="lights" :shows-pose="showsPose" />
+      <WaitFor v-if="!notOpened" :pending="bench.isOpening.value" failure="">
+        <BenchProblem :bench="bench" :shows-pose="showsPose" />
+        <BenchSpine ref="spine" :bench="bench" :lights="lights" :shows-pose="showsPose" />
+      </WaitFor>
     </main>
     <BenchSide
+      v-show="!isNarrow || sideOpen"
       ref="side"
       class="side"
       :bench="bench"
@@ -88,9 +103,19 @@ useKeys({
       @edit="(index) => spine?.edit(index)"
       @insert="(index) => spine?.insert(index)"
       @remove="(index) => spine?.remove(index)"
-      @versions="returning = true"
+      @compare="comparing = true"
     />
-    <OriginalCheck class="foot" :checked="checked" :task="content.task" />
+    <OriginalCheck
+      class="foot"
+      :checked="checked"
+      :content="content"
+      :ended="ended"
+      :folds="isNarrow"
+    >
+      <el-button v-if="isNarrow" :aria-expanded="sideOpen" @click="sideOpen = !sideOpen">
+        {{ words.bench.details }}
+      </el-button>
+    </OriginalCheck>
     <EarlierVersions
       :id="saving.id.value"
       v-model="returning"
@@ -113,8 +138,8 @@ useKeys({
   display: grid;
   grid-template:
     'over over' auto 'work side' minmax(0, 1fr) 'foot foot' auto / minmax(0, 1fr)
-    19rem;
-  height: 100vh;
+    clamp(17rem, 25vw, 30rem);
+  height: calc(100vh - var(--frame-top));
 }
 .over {
   grid-area: over;
@@ -123,11 +148,9 @@ useKeys({
   grid-template-columns: minmax(0, 1fr) 27rem;
 }
 @media (max-width: 1150px) {
-  .bench {
-    grid-template-columns: minmax(0, 1fr) 15rem;
-  }
+  .bench,
   .bench.studied {
-    grid-template-columns: minmax(0, 1fr) 19rem;
+    grid-template-columns: minmax(0, 1fr) 17rem;
   }
 }
 .work {
@@ -140,7 +163,23 @@ useKeys({
 }
 .foot {
   grid-area: foot;
-  max-height: 34vh;
+  max-height: 30vh;
   overflow-y: auto;
+}
+@media (max-width: 900px), (max-height: 560px) {
+  .bench,
+  .bench.studied {
+    grid-template: 'over' auto 'work' minmax(0, 1fr) 'foot' auto / minmax(0, 1fr);
+  }
+  .side {
+    grid-area: work;
+    align-self: end;
+    max-height: 70%;
+    z-index: 4;
+    border: 1px solid var(--edge);
+  }
+  .work {
+    padding: var(--space-2) var(--space-4) var(--space-4);
+  }
 }
 </style>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** The problem over the spine: being posed, or as it stands, with what is asked for. */
-import AskedFor from './AskedFor.vue'
-import GivenProblem from './GivenProblem.vue'
 import PoseProblem from './PoseProblem.vue'
+import ProblemBar from './ProblemBar.vue'
 import type { BenchPlace } from './useBenchPlace'
 
 const props = defineProps<{
@@ -10,9 +9,8 @@ const props = defineProps<{
   /** Whether the problem is being posed. */
   showsPose: boolean
 }>()
-defineEmits<{ compare: [] }>()
 
-const { content, posing, saving, judging } = props.bench
+const { content, posing, asks, saving, judging } = props.bench
 const { inspected } = judging
 </script>
 
@@ -24,20 +22,12 @@ const { inspected } = judging
     @pose="bench.pose"
     @leave="posing = false"
   />
-  <GivenProblem
-    v-else-if="inspected"
+  <ProblemBar
+    v-else
+    :content="content"
     :inspected="inspected"
+    :asks="asks"
     @edit="posing = true"
-    @work="bench.workIt"
-    @compare="$emit('compare')"
-  >
-    <AskedFor
-      :task="content.task"
-      :unknown="content.variable || inspected.unknown || ''"
-      :numbers="content.numbers"
-      :form="content.form"
-      :house="content.house"
-      @change="(asked) => bench.change((next) => Object.assign(next, asked))"
-    />
-  </GivenProblem>
+    @change="(asked) => bench.change((next) => Object.assign(next, asked))"
+  />
 </template>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
-/** Beside the spine: about the chosen line, the next step, how hard the problem is. */
+/** Beside the spine: the next step, the line that is looked at, its forks, the problem. */
 import { computed, defineAsyncComponent, useTemplateRef } from 'vue'
+import ForkFan from '@/spine/ForkFan.vue'
+import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import AboutProblem from './AboutProblem.vue'
 import CopyLine from './CopyLine.vue'
 import NextStep from './NextStep.vue'
 import StopDetails from './StopDetails.vue'
@@ -21,37 +24,53 @@ defineEmits<{
   edit: [index: number]
   insert: [index: number]
   remove: [index: number]
-  versions: []
+  compare: []
 }>()
 
-const { content, chosen, chosenLine, judging } = props.bench
+const { content, chosen, shownLine, shownIndex, forkedAt, judging, forking } = props.bench
 const { inspected, stops, draftStop } = judging
+const { forks, after, refused, isLooking, wantsMore, askForMore, again } = props.bench.forks
 const next = useTemplateRef<InstanceType<typeof NextStep>>('next')
-const ownReason = computed(() => content.value.reasons[chosenLine.value?.text ?? ''] ?? '')
-const chosenMark = computed(() =>
-  chosen.value === null
-    ? (draftStop.value?.mark ?? null)
-    : (stops.value[chosen.value]?.mark ?? null),
-)
+const ownReason = computed(() => content.value.reasons[shownLine.value?.text ?? ''] ?? '')
+const mark = computed(() => (stops.value[shownIndex.value] ?? draftStop.value)?.mark ?? null)
 
 defineExpose({ nextStep: () => next.value?.deeper() })
 </script>
 
 <template>
   <aside class="beside" :aria-label="words.bench.details">
-    <FunctionStudy
-      v-if="content.task === 'study' && inspected"
-      :given="content.given"
-      :unknown="content.variable || inspected.unknown || ''"
-      :lit="lights.litFeature.value"
-      @point="lights.point"
-      @take="(text) => bench.change((next) => (next.given = text))"
-    />
+    <template v-if="inspected && !showsPose">
+      <NextStep ref="next" :content="content" @write="(text) => bench.addLines([text])" />
+      <FunctionStudy
+        v-if="content.task === 'study'"
+        :given="content.given"
+        :unknown="content.variable || inspected.unknown || ''"
+        :lit="lights.litFeature.value"
+        @point="lights.point"
+        @take="(text) => bench.change((now) => (now.given = text))"
+      />
+    </template>
+    <section v-if="forking" class="forks" :aria-label="words.forks.showLong">
+      <h2>{{ forkedAt ? words.forks.afterLine(forkedAt) : words.forks.afterGiven }}</h2>
+      <FailureNote :message="refused" @again="again" />
+      <ForkFan v-if="after(forkedAt).length" :forks="after(forkedAt)" :carry="bench.carry" />
+      <p v-if="!refused" class="u-quiet" role="status">
+        <template v-if="isLooking">{{ words.forks.looking }}</template>
+        <template v-else-if="!forks.length">{{ words.forks.none }}</template>
+        <template v-else>
+          <span v-if="!after(forkedAt).length">{{ words.forks.noneHere }}</span>
+          <el-button v-if="!wantsMore" size="small" @click="askForMore">
+            {{ words.forks.more }}
+          </el-button>
+        </template>
+      </p>
+    </section>
     <StopDetails
+      v-if="shownLine"
       :reason="ownReason"
-      :line="chosenLine"
-      :number="(chosen ?? content.lines.length) + 1"
-      :mark="chosenMark"
+      :line="shownLine"
+      :number="shownIndex + 1"
+      :mark="mark"
       :is-written="chosen !== null"
       @update:reason="bench.explain"
     />
@@ -62,34 +81,51 @@ defineExpose({ nextStep: () => next.value?.deeper() })
         <el-button title="Alt+X" @click="bench.cross">{{ words.bench.cross }}</el-button>
         <el-button @click="$emit('remove', chosen)">{{ words.bench.remove }}</el-button>
       </div>
-      <CopyLine v-if="!chosenLine?.failure" :text="content.lines[chosen] ?? ''" />
+      <CopyLine v-if="!shownLine?.failure" :text="content.lines[chosen] ?? ''" />
     </template>
     <template v-if="inspected && !showsPose">
-      <NextStep ref="next" :content="content" @write="(text) => bench.addLines([text])" />
+      <AboutProblem :inspected="inspected" @work="bench.workIt" @compare="$emit('compare')" />
       <ProblemWeight :content="content" />
     </template>
-    <p>
-      <el-button link type="primary" @click="$emit('versions')">{{
-        words.versions.open
-      }}</el-button>
-    </p>
   </aside>
 </template>
 
 <style scoped>
 .beside {
+  display: flex;
+  flex-direction: column;
   overflow-y: auto;
   border-left: 1px solid var(--rule);
   background: var(--sheet);
-  padding: var(--space-4) var(--space-5);
+  padding: 0 var(--space-5) var(--space-4);
+}
+.beside > * {
+  margin: 0;
+  padding: var(--space-4) 0;
+}
+.beside > * + * {
+  border-top: 1px solid var(--rule);
+}
+/* the next step is always in sight, and under the pointer where it was */
+.beside > :deep(.next) {
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  background: var(--sheet);
 }
 .actions {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-2);
-  margin-top: var(--space-4);
+}
+.beside > .actions {
+  border-top: 0;
+  padding-top: 0;
 }
 .actions .el-button + .el-button {
   margin-left: 0;
+}
+.forks h2 {
+  margin-bottom: var(--space-3);
 }
 </style>

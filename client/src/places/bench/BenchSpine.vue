@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The spine with its lines, and where the next one is written. */
-import { useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
-import EntryLine from './EntryLine.vue'
+import EntryLine from '@/entry/EntryLine.vue'
+import { hasSign } from '@/entry/sides'
 import LineList from './LineList.vue'
 import type { BenchPlace } from './useBenchPlace'
 import type { Lights } from './useLights'
@@ -15,11 +16,28 @@ const props = defineProps<{
   showsPose: boolean
 }>()
 
-const { content, draft, chosen, editing, judging, forking } = props.bench
+const { content, draft, chosen, editing, ended, forkedAt, forking, judging } = props.bench
 const { failure, stops, draftStop, given } = judging
-const { forks, after, refused, isLooking, wantsMore, askForMore, again } = props.bench.forks
+const { after } = props.bench.forks
 const entry = useTemplateRef<InstanceType<typeof EntryLine>>('entry')
 const list = useTemplateRef<InstanceType<typeof LineList>>('list')
+/** Whether the lines hang on the spine: seen from what is typed until it is typeset. */
+const hangs = computed(() =>
+  given.value?.sides ? !given.value.sides.left : !hasSign(given.value?.text ?? ''),
+)
+/** What the check in the original strikes. */
+const failing = computed(() =>
+  (judging.checked.value?.checks ?? [])
+    .filter((check) => !check.holds)
+    .map((check) => check.value_latex),
+)
+const rest = computed(() => {
+  if (!content.value.lines.length) return words.bench.noLinesSays
+  const answer = judging.checked.value?.answer
+  if (!ended.value || !answer) return ''
+  if (!answer.right) return words.bench.notAnswered
+  return answer.finished ? words.bench.answerRight : words.bench.answerOpen
+})
 
 defineExpose({
   toEntry: () => entry.value?.focus(),
@@ -31,7 +49,7 @@ defineExpose({
 
 <template>
   <FailureNote :message="failure?.message ?? ''" @again="judging.again" />
-  <div v-if="!showsPose && given" class="u-spine on-bench" :class="{ hanging: !given.sides?.left }">
+  <div v-if="!showsPose && given" class="u-spine on-bench" :class="{ hanging: hangs }">
     <LineList
       ref="list"
       v-model:chosen="chosen"
@@ -39,14 +57,17 @@ defineExpose({
       :given="given"
       :stops="stops"
       :texts="content.lines"
-      :forks-after="after"
-      :carry="bench.carry"
+      :hangs="hangs"
+      :forks-after="(number) => after(number).length"
+      :forked-at="forking ? forkedAt : null"
       :lit="lights.litLines.value"
+      :failing="failing"
       @over="lights.over"
       @change="bench.editLine"
       @insert="bench.insertLine"
       @move="bench.moveLine"
       @remove="bench.removeLine"
+      @fork="bench.forkAt"
       @leave="bench.goOn"
     />
     <EntryLine
@@ -56,28 +77,18 @@ defineExpose({
       :stop="draftStop"
       :number="content.lines.length + 1"
       :label="words.bench.entryLabel"
-      @keep="bench.keepDraft"
+      :hangs="hangs"
+      :rest="rest"
+      @keep="bench.keepOrEnd"
       @paste="bench.paste"
       @up="content.lines.length && list?.choose(content.lines.length - 1)"
       @leave="bench.goOn"
     />
-    <FailureNote v-if="forking" :message="refused" @again="again" />
-    <p v-if="forking && !refused" class="u-quiet first" role="status">
-      <template v-if="isLooking">{{ words.forks.looking }}</template>
-      <template v-else-if="!forks.length">{{ words.forks.none }}</template>
-      <el-button v-else-if="!wantsMore" @click="askForMore">{{ words.forks.more }}</el-button>
-    </p>
-    <p v-if="!content.lines.length && !draft" class="u-quiet first">
-      {{ words.bench.noLinesSays }}
-    </p>
   </div>
 </template>
 
 <style scoped>
 .on-bench {
-  margin-top: var(--space-4);
-}
-.first {
-  padding-left: var(--space-7);
+  margin-top: var(--space-3);
 }
 </style>

@@ -133,7 +133,7 @@ const says = computed(() => {
   overflow-y: auto;
 }
 ol {
-  --spine-columns: 1rem minmax(0, 1fr) 36px minmax(0, 1.3fr) minmax(7rem, 0.9fr);
+  --spine-columns: 1rem minmax(0, 1fr) var(--spine-width) minmax(0, 1.3fr) minmax(7rem, 0.9fr);
   list-style: none;
   margin: var(--space-3) 0;
   padding: 0;

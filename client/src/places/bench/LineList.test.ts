@@ -22,8 +22,9 @@ function list() {
       given: { ...stop(0), mark: 'given' },
       stops: [stop(1), stop(2), stop(3)],
       texts: ['x = 1', 'x = 2', 'x = 3'],
-      forksAfter: () => [],
-      carry: async () => null,
+      hangs: false,
+      forksAfter: (number: number) => number,
+      forkedAt: 2,
       chosen: state.chosen,
       editing: state.editing,
       'onUpdate:chosen': (index: number | null) => void place.setProps({ chosen: index }),
@@ -48,13 +49,28 @@ test('arrows choose lines, and below the last the writer goes on', async () => {
   place.unmount()
 })
 
-test('Enter edits the line with its text, Enter keeps it', async () => {
+test('a track off the spine says how many leave there, and asks for them', async () => {
+  const { place } = list()
+  const stubs = place.findAll('.stub')
+  expect(stubs.map((stub) => stub.attributes('aria-label'))).toEqual(
+    [1, 2, 3].map((n) => words.forks.leave(n)),
+  )
+  expect(stubs.map((stub) => stub.attributes('aria-pressed'))).toEqual(['false', 'true', 'false'])
+  await stubs[2]?.trigger('click')
+  expect(place.emitted('fork')).toEqual([[3]])
+  place.unmount()
+})
+
+test('Enter edits the line with its text on both sides, Enter keeps it', async () => {
   const { place, row } = list()
   await row(1)?.trigger('keydown', { key: 'Enter' })
-  const field = place.find(`input[aria-label="${words.bench.editLabel(2)}"]`)
-  expect((field.element as HTMLInputElement).value).toBe('x = 2')
-  await field.setValue('x = 7')
-  await field.trigger('keydown', { key: 'Enter' })
+  const label = words.bench.editLabel(2)
+  const [left, right] = [label, words.bench.rightSide(label)].map((name) =>
+    place.find<HTMLInputElement>(`input[aria-label="${name}"]`),
+  )
+  expect([left?.element.value, right?.element.value]).toEqual(['x ', ' 2'])
+  await right?.setValue(' 7')
+  await right?.trigger('keydown', { key: 'Enter' })
   expect(place.emitted('change')).toEqual([[1, 'x = 7']])
   place.unmount()
 })

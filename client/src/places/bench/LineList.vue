@@ -1,53 +1,54 @@
 <script setup lang="ts">
 /** The written lines on the spine: choose, edit, insert, move and delete them; forks between them. */
 import { computed } from 'vue'
-import ForkTrack from '@/spine/ForkTrack.vue'
+import ForkStub from '@/spine/ForkStub.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { divisions } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
-import type { components } from '@/api/schema'
 import { words } from '@/texts/en'
-import EntryLine from './EntryLine.vue'
+import EntryLine from '@/entry/EntryLine.vue'
 import { useLineList, type LineChanges } from './useLineList'
-
-type Fork = components['schemas']['Fork']
-type ForkLine = components['schemas']['LawLine']
 
 const props = defineProps<{
   given: StopLine
   stops: StopLine[]
   /** The lines as typed. */
   texts: string[]
-  /** The forks that leave a line, by its number (0: the given). */
-  forksAfter: (number: number) => Fork[]
-  carry: (fork: Fork) => Promise<ForkLine[] | null>
+  /** Whether the lines hang on the spine, without a left side. */
+  hangs: boolean
+  /** How many forks leave a line, by its number (0: the given). */
+  forksAfter: (number: number) => number
+  /** The line whose forks are drawn; null where none are. */
+  forkedAt: number | null
   /** Lines that state what is pointed at beside the plot. */
   lit?: number[]
+  /** Candidates that fail the check in the original, in LaTeX. */
+  failing?: string[]
 }>()
 const chosen = defineModel<number | null>('chosen', { required: true })
 const editing = defineModel<number | null>('editing', { required: true })
 const emit = defineEmits<LineChanges>()
 
-const { text, inserting, forked, note, choose, edit, insert, keep, keepNew, remove, move, toggle } =
-  useLineList(() => props.texts, chosen, editing, emit)
-
-const divided = computed(() =>
-  divisions(props.stops, (number) => props.forksAfter(number).length > 0),
+const { text, inserting, note, choose, edit, insert, keep, keepNew, remove, move } = useLineList(
+  () => props.texts,
+  chosen,
+  editing,
+  emit,
 )
+
+const divided = computed(() => divisions(props.stops, props.failing))
 
 defineExpose({ choose, edit, insert, remove })
 </script>
 
 <template>
-  <SpineLine class="top" :line="given" />
-  <ForkTrack
-    v-if="forksAfter(0).length"
-    :forks="forksAfter(0)"
-    :open="forked === 0"
-    :carry="carry"
-    @toggle="toggle(0)"
-  />
-  <ol class="lines">
+  <div class="top">
+    <SpineLine :line="given" />
+    <span v-if="forksAfter(0)" class="stub-column">
+      <ForkStub :count="forksAfter(0)" :open="forkedAt === 0" @open="emit('fork', 0)" />
+    </span>
+  </div>
+  <ol class="lines" :aria-label="words.show.board">
     <li v-for="(stop, index) in stops" :key="index">
       <EntryLine
         v-if="inserting === index"
@@ -55,6 +56,7 @@ defineExpose({ choose, edit, insert, remove })
         :stop="null"
         :number="stop.number"
         :label="words.bench.insertLabel(stop.number)"
+        :hangs="hangs"
         @keep="keepNew(index)"
         @leave="choose(index)"
       />
@@ -64,6 +66,7 @@ defineExpose({ choose, edit, insert, remove })
         :stop="null"
         :number="stop.number"
         :label="words.bench.editLabel(stop.number)"
+        :hangs="hangs"
         @keep="keep(index)"
         @leave="choose(index)"
       />
@@ -91,13 +94,13 @@ defineExpose({ choose, edit, insert, remove })
       >
         <SpineLine :line="stop" :chosen="chosen === index" :division="divided[index]" />
       </div>
-      <ForkTrack
-        v-if="forksAfter(stop.number).length"
-        :forks="forksAfter(stop.number)"
-        :open="forked === stop.number"
-        :carry="carry"
-        @toggle="toggle(stop.number)"
-      />
+      <span v-if="forksAfter(stop.number)" class="stub-column">
+        <ForkStub
+          :count="forksAfter(stop.number)"
+          :open="forkedAt === stop.number"
+          @open="emit('fork', stop.number)"
+        />
+      </span>
     </li>
   </ol>
 </template>

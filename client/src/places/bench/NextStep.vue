@@ -56,7 +56,12 @@ defineExpose({ deeper })
 
 <template>
   <section class="next" aria-live="polite">
-    <h2>{{ words.bench.nextStep }}</h2>
+    <div class="row">
+      <h2>{{ words.bench.nextStep }}</h2>
+      <el-tooltip v-if="!step?.done" content="Alt+H" :show-after="400">
+        <el-button @click="deeper">{{ asks }}</el-button>
+      </el-tooltip>
+    </div>
     <FailureNote :message="action.refusal.value" @again="action.again" />
     <p v-if="step?.done">{{ step.says }}</p>
     <template v-else-if="step">
@@ -68,20 +73,22 @@ defineExpose({ deeper })
         <MathText :latex="step.latex" :spoken="step.spoken ?? ''" display />
       </p>
     </template>
-    <el-tooltip v-if="!step?.done" content="Alt+H" :show-after="400">
-      <el-button @click="deeper">{{ asks }}</el-button>
-    </el-tooltip>
   </section>
 </template>
 
 <style scoped>
-.next {
-  margin-top: var(--space-5);
-  padding-top: var(--space-4);
-  border-top: 1px solid var(--rule);
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: var(--space-2);
+}
+.row h2 {
+  margin: 0;
 }
 .next p {
-  margin: 0 0 var(--space-3);
+  margin: var(--space-3) 0 0;
 }
 .notice {
   font-style: italic;

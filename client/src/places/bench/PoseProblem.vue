@@ -5,8 +5,10 @@ import type { InputInstance } from 'element-plus'
 import { nextTick, onMounted, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
+import { posedProblem } from '@/example/posed'
 import { words } from '@/texts/en'
 import AmbiguousReading from './AmbiguousReading.vue'
+import { pastedLines } from '@/entry/pasted'
 
 const props = defineProps<{
   /** The problem as it stands. */
@@ -25,18 +27,19 @@ const refusal = ref<Refusal | null>(null)
 const field = ref<InputInstance | null>(null)
 
 const readSoon = useDebounceFn(async () => {
-  const sent = text.value
-  if (!sent.trim()) {
+  const typed = text.value
+  const sent = posedProblem(typed, 'solve').given // the words before it are no mathematics
+  if (!sent) {
     reading.value = refusal.value = null
     return
   }
   try {
     const found = await result(api.POST('/api/algebra/read', { body: { text: sent } }))
-    if (sent !== text.value) return
+    if (typed !== text.value) return
     reading.value = found
     refusal.value = null
   } catch (reason) {
-    if (reason instanceof Refusal && sent === text.value) refusal.value = reason
+    if (reason instanceof Refusal && typed === text.value) refusal.value = reason
   }
 }, 80)
 
@@ -47,11 +50,20 @@ function keep(): void {
   if (text.value.trim()) emit('pose', text.value)
 }
 
+/** A whole worked example can be pasted: the problem, and its lines below. */
+function pasted(event: ClipboardEvent): void {
+  const lines = pastedLines(event.clipboardData?.getData('text') ?? '')
+  if (lines.length < 2) return
+  event.preventDefault()
+  emit('pose', lines.join('\n'))
+}
+
 function pointOut(): void {
   const at = refusal.value?.at
   if (at === null || at === undefined) return
+  const place = at + Math.max(0, text.value.indexOf(posedProblem(text.value, 'solve').given))
   field.value?.focus()
-  field.value?.input?.setSelectionRange(at, at + 1)
+  field.value?.input?.setSelectionRange(place, place + 1)
 }
 </script>
 
@@ -68,6 +80,7 @@ function pointOut(): void {
       aria-describedby="given-reading"
       autocomplete="off"
       spellcheck="false"
+      @paste="pasted"
       @keydown.escape.stop="emit('leave')"
       @blur="text.trim() && !refusal && text !== given && keep()"
     />

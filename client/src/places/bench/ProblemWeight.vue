@@ -59,10 +59,10 @@ const letter = computed(
         <li v-for="picture in worked.balance" :key="picture.line">
           <span class="done">{{ picture.done }}</span>
           <span class="beam">
-            <span class="pan">{{ weights(picture.left, letter) }}</span>
-            <svg viewBox="0 0 120 26" aria-hidden="true">
-              <path d="M6 4h108M60 4v14M48 22h24M6 4v6M114 4v6" />
+            <svg viewBox="0 0 200 40" preserveAspectRatio="none" aria-hidden="true">
+              <path d="M50 38V8H150V38M100 8V2" vector-effect="non-scaling-stroke" />
             </svg>
+            <span class="pan">{{ weights(picture.left, letter) }}</span>
             <span class="pan">{{ weights(picture.right, letter) }}</span>
           </span>
         </li>
@@ -92,18 +92,24 @@ summary {
   font-size: var(--type-small);
 }
 .beam {
+  position: relative;
   display: grid;
-  grid-template-columns: 1fr 5.5rem 1fr;
-  align-items: start;
-  gap: var(--space-1);
+  grid-template-columns: 1fr 1fr;
+  gap: var(--space-4);
+  padding-top: 1.6rem;
 }
 .pan {
-  border: 1.5px solid var(--ink);
-  border-radius: 4px 4px 12px 12px;
-  padding: 0.1rem var(--space-2);
-  margin-top: var(--space-2);
+  border-bottom: 3px solid var(--ink);
+  border-radius: 0 0 14px 14px;
+  padding: 0.1rem var(--space-2) var(--space-1);
   text-align: center;
   font-size: var(--type-note);
+}
+svg {
+  position: absolute;
+  inset: 0 0 auto;
+  width: 100%;
+  height: 1.7rem;
 }
 svg path {
   fill: none;

@@ -96,7 +96,9 @@ defineProps<{
         </template>
         <template v-if="line.counter">
           <dt>{{ words.bench.refuted }}</dt>
-          <dd><SentenceText :text="line.counter" :pieces="line.counter_parts" /></dd>
+          <dd class="counter">
+            <SentenceText :text="line.counter" :pieces="line.counter_parts" />
+          </dd>
         </template>
         <template v-if="line.error">
           <dt>{{ words.bench.tell }}</dt>

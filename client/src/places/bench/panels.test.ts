@@ -4,8 +4,10 @@ import { expect, test } from 'vitest'
 import type { Schemas } from '@/api/client'
 import type { CheckedLine } from '@/spine/types'
 import { words } from '@/texts/en'
-import GivenProblem from './GivenProblem.vue'
+import { blank } from '@/example/content'
+import AboutProblem from './AboutProblem.vue'
 import OriginalCheck from './OriginalCheck.vue'
+import ProblemBar from './ProblemBar.vue'
 import StopDetails from './StopDetails.vue'
 import { judged } from '@/shared/testing/server'
 
@@ -57,7 +59,7 @@ test('a wrong line that no error explains gets no invented name', () => {
 
 test('dropped and added answers, open forms, doubts and what was tested have their words', () => {
   expect(details('loses', { drops: ['x = -1'] }).text()).toContain('Drops')
-  expect(details('may-add', { adds: ['x = 0'] }).text()).toContain('Brings in')
+  expect(details('may-add', { adds: ['x = 0'] }).text()).toContain(words.bench.adds)
   expect(details('unfinished', { unmet: ['lowest terms'], error: ERROR }).text()).toContain(
     'lowest terms',
   )
@@ -99,7 +101,7 @@ const INSPECTED: Schemas['Inspected'] = {
 }
 
 function given() {
-  return mount(GivenProblem, {
+  return mount(AboutProblem, {
     props: { inspected: INSPECTED },
     global: { stubs: { ElTooltip: { template: '<slot />' } } },
   })
@@ -113,21 +115,33 @@ test('a posed problem is said, with what is noticed and what is excluded', () =>
   }
 })
 
+function bar(asks: ('factor' | 'study')[] = []) {
+  return mount(ProblemBar, {
+    props: { content: blank(), inspected: INSPECTED, asks },
+    global: { stubs: { ElTooltip: { template: '<slot />' }, AskedFor: true } },
+  })
+}
+
 test('both readings of an ambiguous notation stand there with their values', () => {
-  const readings = given().findAll('.reading')
+  const readings = bar().findAll('.reading')
 
   expect(readings.map((reading) => reading.findAll('.katex').length)).toEqual([1, 1])
   expect(readings.map((reading) => reading.text().slice(-3))).toEqual(['= 9', '= 1'])
+})
+
+test('another task that may be meant is offered, and taken by a click', async () => {
+  expect(bar().find('.asks').exists()).toBe(false)
+  const asked = bar(['factor', 'study'])
+  await asked.findAll('.asks button')[0]?.trigger('click')
+  expect(asked.emitted('change')).toEqual([[{ task: 'factor' }]])
 })
 
 test('a way to work it is chosen by a click', async () => {
   const panel = given()
 
   await panel.find('.method').trigger('click')
-  await panel.find('.row button').trigger('click')
 
   expect(panel.emitted('work')).toEqual([['clear-fractions']])
-  expect(panel.emitted('edit')).toHaveLength(1)
   expect(panel.find('.method').text()).toBe('clear fractions 1 line')
 })
 
@@ -140,7 +154,12 @@ function original(answer: Partial<Schemas['Answer']>, isEquation: boolean, lines
     checks: [],
   } as unknown as Schemas['Checked']
   return mount(OriginalCheck, {
-    props: { checked, task: isEquation ? 'solve' : 'simplify' },
+    props: {
+      checked,
+      content: { ...blank(), task: isEquation ? 'solve' : 'simplify' },
+      ended: true,
+      folds: false,
+    },
   }).text()
 }
 
@@ -184,7 +203,10 @@ test('a missing solution that is put in above is not named twice', () => {
     answer: { right: false, finished: true, missing: [value, 'x = 7'], extra: [] },
     checks: [{ ...check, left_steps: [], right_steps: [] }],
   } as unknown as Schemas['Checked']
-  const foot = mount(OriginalCheck, { props: { checked, task: 'solve' }, shallow: true })
+  const foot = mount(OriginalCheck, {
+    props: { checked, content: blank(), ended: false, folds: false },
+    shallow: true,
+  })
 
   expect(foot.text()).toContain('Missing: x = 7')
   expect(foot.text()).not.toContain('x = 6')

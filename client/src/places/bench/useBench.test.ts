@@ -120,15 +120,32 @@ test('what this browser kept is shown when the example is opened again', async (
   expect(bench.content.value.lines).toEqual(['x = 3'])
 })
 
-test('the chosen line is the one whose verdict the details show', async () => {
+test('the details show the chosen line, else the one being typed, else the last', async () => {
   const { bench } = await opened()
-  expect(bench.chosenLine.value).toBeNull()
+  expect(bench.shownLine.value?.text).toBe('x = 3')
 
+  bench.draft.value = '3 = x'
+  await settled(50)
+  expect(bench.shownLine.value?.text).toBe('3 = x')
   bench.chosen.value = 0
-  expect(bench.chosenLine.value?.text).toBe('x = 3')
+  expect(bench.shownLine.value?.text).toBe('x = 3')
   bench.removeLine(0)
+  bench.draft.value = ''
 
   expect(bench.chosen.value).toBeNull()
+  expect(bench.shownLine.value).toBeNull()
+})
+
+test('words before a problem set its task, and what may be meant as well is asked once', async () => {
+  const { bench } = await opened()
+  bench.content.value.lines = []
+  bench.pose('x^2 + 5x + 6')
+  expect([bench.content.value.task, bench.asks.value]).toEqual(['simplify', ['factor', 'study']])
+  bench.change((next) => (next.task = 'factor'))
+  expect(bench.asks.value).toEqual([])
+  bench.pose('solve for y: 2y = x')
+  const { task, given, variable } = bench.content.value
+  expect([task, given, variable]).toEqual(['solve', '2y = x', 'y'])
 })
 
 test('an example that comes late does not take the place of a later one', async () => {

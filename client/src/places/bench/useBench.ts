@@ -1,19 +1,12 @@
 /** The bench: one example being written, judged, saved and undone. */
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { useAutosave } from '@/api/useAutosave'
-import {
-  blank,
-  contentOf,
-  copyOf,
-  guessedTask,
-  isBlank,
-  isSame,
-  type Content,
-} from '@/example/content'
+import { blank, contentOf, copyOf, isBlank, isSame, type Content } from '@/example/content'
+import { posedProblem } from '@/example/posed'
 import { problemOf } from '@/example/problem'
 import { emptyHistory, redone, remembered, undone } from './history'
-import { useJudging } from './useJudging'
+import { useJudging } from '@/example/useJudging'
 
 function send(sent: Content, id: string | null, version: number): Promise<Schemas['ExampleOut']> {
   if (id === null) return result(api.POST('/api/examples', { body: sent }))
@@ -27,6 +20,8 @@ export function useBench(created: (id: string) => unknown) {
   const draft = ref('')
   const chosen = ref<number | null>(null)
   const editing = ref<number | null>(null)
+  /** Tasks that the posed problem may be meant for as well, until one is chosen or a line is written. */
+  const asks = ref<Content['task'][]>([])
   const history = ref(emptyHistory<Content>())
   let opening = 0
   const saving = useAutosave<Content, Schemas['ExampleOut']>({
@@ -40,13 +35,17 @@ export function useBench(created: (id: string) => unknown) {
     send,
     created,
   })
-  const judging = useJudging(content, draft)
+  /** Whether the work is said to be at its end: only then is it held against the form that is asked for. */
+  const ended = ref(false)
+  const judging = useJudging(content, draft, ended)
+  watch([content, draft], () => (ended.value = false), { deep: true })
 
   /** Make a change that can be undone. */
   function change(make: (next: Content) => void): void {
     const next = copyOf(content.value)
     make(next)
     if (isSame(next, content.value)) return
+    if (next.task !== content.value.task || next.lines.length) asks.value = []
     history.value = remembered(history.value, copyOf(content.value))
     content.value = next
   }
@@ -72,6 +71,7 @@ export function useBench(created: (id: string) => unknown) {
     const before = found ? contentOf(found.example) : blank()
     if (found) judging.took(found)
     content.value = before
+    asks.value = []
     saving.opened(found?.example ?? null)
     if (!isSame(before, content.value)) history.value = remembered(history.value, copyOf(before))
   }
@@ -122,11 +122,15 @@ export function useBench(created: (id: string) => unknown) {
     chosen.value = last < 0 ? null : Math.min(index, last)
   }
 
-  function pose(given: string): void {
+  /** Pose a problem, with the lines that were pasted below it. */
+  function pose(text: string): void {
+    const { orElse, lines, variable, ...posed } = posedProblem(text, content.value.task)
     change((next) => {
-      next.given = given.trim()
-      next.task = guessedTask(given, next.task)
+      Object.assign(next, posed)
+      if (variable) next.variable = variable
+      next.lines.push(...lines)
     })
+    asks.value = orElse
   }
 
   async function workIt(method?: string): Promise<void> {
@@ -143,13 +147,19 @@ export function useBench(created: (id: string) => unknown) {
     if (theirs) history.value = remembered(history.value, keepMine ? theirs : mine)
   }
 
-  const chosenLine = computed(() => {
-    if (chosen.value === null) {
-      const index = content.value.lines.length
-      return draft.value.trim() ? judging.lineAt(index, draft.value) : null
-    }
-    const text = content.value.lines[chosen.value]
-    return text === undefined ? null : judging.lineAt(chosen.value, text)
+  /** The line that is looked at, from 0: the chosen one, else the newest; where that only follows an error, the error. */
+  const shownIndex = computed(() => {
+    const { length } = content.value.lines
+    if (chosen.value !== null) return chosen.value
+    const marks = [...judging.stops.value, judging.draftStop.value].map((stop) => stop?.mark)
+    const isJudged = marks[length] !== undefined && marks[length] !== 'waiting'
+    const newest = isJudged ? length : length - 1
+    if (marks[newest] !== 'parallel') return newest
+    return Math.max(marks.lastIndexOf('wrong', newest), marks.lastIndexOf('loses', newest))
+  })
+  const shownLine = computed(() => {
+    const text = content.value.lines[shownIndex.value] ?? draft.value
+    return shownIndex.value < 0 ? null : judging.lineAt(shownIndex.value, text)
   })
 
   return {
@@ -157,7 +167,10 @@ export function useBench(created: (id: string) => unknown) {
     draft,
     chosen,
     editing,
-    chosenLine,
+    ended,
+    asks,
+    shownIndex,
+    shownLine,
     saving,
     judging,
     canUndo: computed(() => history.value.past.length > 0),

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { ref } from 'vue'
 import { entered, fakeServer, settled } from '@/shared/testing/server'
 import { useBenchPlace } from './useBenchPlace'
 
@@ -67,4 +68,29 @@ test('working that fails says why, and can be done again', async () => {
   fails = false
   await bench.working.again()
   expect([bench.content.value.lines, bench.working.refusal.value]).toEqual([['x = 3'], ''])
+})
+
+test('until an example is here nothing is posed in its place; the one asked for last is the one that opens', async () => {
+  const given = (id: string) => ({ id, version: 1, task: 'solve', given: `${id} = x`, lines: [] })
+  fakeServer((async ({ path }: { path: string }) => {
+    const id = path.split('/').at(-2) ?? ''
+    await new Promise((done) => setTimeout(done, id === 'slow' ? 1000 : 100))
+    return { body: { example: given(id), checked: null, inspected: null } }
+  }) as unknown as Parameters<typeof fakeServer>[0])
+  const wanted = ref('first')
+  const { value: bench, leave } = entered(() => useBenchPlace(() => wanted.value, vi.fn()))
+  expect(bench.isOpening.value).toBe(true)
+  await settled(150)
+  expect([bench.isOpening.value, bench.content.value.given]).toEqual([false, 'first = x'])
+
+  wanted.value = 'slow'
+  await settled(10)
+  expect(bench.isOpening.value).toBe(true)
+  wanted.value = 'first' // and back, before it has come
+  await settled(2000)
+  expect([bench.isOpening.value, bench.content.value.given]).toEqual([false, 'first = x'])
+  wanted.value = 'new'
+  await settled(10)
+  expect(bench.isOpening.value).toBe(false)
+  leave()
 })

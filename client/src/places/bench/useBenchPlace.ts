@@ -1,5 +1,5 @@
 /** What one does at the bench besides writing: opening, posing, working, crossing out, leaving for another view. */
-import { nextTick, onScopeDispose, ref, watch } from 'vue'
+import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -8,7 +8,7 @@ import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
 /** Another view of the example. */
-export type View = 'show' | 'key'
+export type View = 'show' | 'key' | 'track' | 'exercise'
 
 /**
  * @param wanted the id that the address names, as a getter; `new` for a blank one, none for the last one
@@ -24,32 +24,51 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   const posing = ref(false)
   const forking = ref(false)
   const forks = useForks(content, forking)
+  /** The line whose forks are drawn (0: the given): the one that was asked for, or chosen, or the last. */
+  const forkAsked = ref<number | null>(null)
+  const forkedAt = computed(() => {
+    if (forkAsked.value !== null) return Math.min(forkAsked.value, content.value.lines.length)
+    if (chosen.value !== null) return chosen.value + 1
+    const leaving = forks.forks.value.map((fork) => fork.after)
+    return leaving.length ? Math.min(...leaving) : content.value.lines.length
+  })
+  watch(chosen, () => (forkAsked.value = null))
   /** Why the example could not be opened; '' where it was. */
   const notOpened = ref('')
   const isGone = ref(false)
+  /** Whether what is wanted is not here yet: nothing is written into what would be overwritten. */
+  const isOpening = ref(false)
+  let latest = 0
   /** Working the problem, or carrying a fork on. */
   const working = useAction()
 
   async function open(id: string | undefined): Promise<void> {
-    if (id && id === saving.id.value) return
+    if (id && id === saving.id.value && !isOpening.value) return
+    const mine = ++latest
+    isOpening.value = id !== 'new'
+    notOpened.value = ''
     try {
       if (!id) {
         const last = (await result(api.GET('/api/examples'))).results[0]
         if (hasLeft || wanted()) return // gone on meanwhile
-        await router.replace({ name: 'bench', params: { id: last?.id ?? 'new' } })
+        await router.replace(last ? { name: 'bench', params: { id: last.id } } : { name: 'first' })
         return
       }
       await bench.open(id === 'new' ? null : id)
       posing.value = false
-      notOpened.value = working.refusal.value = ''
+      working.refusal.value = ''
       isGone.value = false
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) throw refusal
+      if (mine !== latest) return
       notOpened.value = refusal.message
       isGone.value = refusal.status === 404
+    } finally {
+      if (mine === latest && id) isOpening.value = false
     }
   }
   watch(wanted, open, { immediate: true })
+  watch(content, () => (working.refusal.value = ''))
 
   function goOn(): void {
     chosen.value = editing.value = null
@@ -64,6 +83,18 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   }
 
   const workIt = (method?: string) => working.run(() => bench.workIt(method))
+
+  /** Enter: the line is kept; under finished work, without a line, it is asked whether it is at its end. */
+  function keepOrEnd(): void {
+    if (draft.value.trim()) bench.keepDraft()
+    else bench.ended.value = content.value.lines.length > 0
+  }
+
+  function forkAt(number: number): void {
+    forking.value = true
+    if (number > 0) chosen.value = number - 1
+    void nextTick(() => (forkAsked.value = number))
+  }
 
   function paste(lines: string[]): void {
     bench.addLines(lines)
@@ -102,13 +133,17 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     posing,
     forking,
     forks,
+    forkedAt,
+    forkAt,
     notOpened,
     isGone,
+    isOpening,
     working,
     again: () => open(wanted()),
     goOn,
     pose,
     workIt,
+    keepOrEnd,
     paste,
     cross,
     carry,

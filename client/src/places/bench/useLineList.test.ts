@@ -58,16 +58,11 @@ test('an empty line is not inserted, a written one is, and is chosen then', () =
   expect([chosen.value, value.inserting.value]).toEqual([1, null])
 })
 
-test('a line moves within the list only, and forks of one line are open at a time', () => {
+test('a line moves within the list only', () => {
   const { value, emit } = list()
   value.move(0, -1)
   value.move(2, 1)
   expect(emit).not.toHaveBeenCalled()
   value.move(0, 1)
   expect(emit).toHaveBeenCalledWith('move', 0, 1)
-  value.toggle(1)
-  value.toggle(2)
-  expect(value.forked.value).toBe(2)
-  value.toggle(2)
-  expect(value.forked.value).toBeNull()
 })

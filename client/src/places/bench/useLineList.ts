@@ -8,6 +8,8 @@ export interface LineChanges {
   /** A line is to be written before line `index`. */
   insert: [index: number, text: string]
   move: [index: number, by: number]
+  /** The forks of line `number` (0: the given) are to be drawn. */
+  fork: [number: number]
   /** A line is pointed at. */
   over: [index: number | null]
   /** The writer goes on below. */
@@ -29,8 +31,6 @@ export function useLineList(
   const text = ref('')
   /** Where a new line is being written between others; null when none is. */
   const inserting = ref<number | null>(null)
-  /** The line whose forks are open; 0 is the given. */
-  const forked = ref<number | null>(null)
   const elements = new Map<number, HTMLElement>()
 
   /** Lines come and go while they are edited: each is found by its number. */
@@ -88,14 +88,9 @@ export function useLineList(
     choose(to)
   }
 
-  function toggle(number: number): void {
-    forked.value = forked.value === number ? null : number
-  }
-
   return {
     text,
     inserting,
-    forked,
     note,
     choose,
     edit,
@@ -104,6 +99,5 @@ export function useLineList(
     keepNew,
     remove,
     move,
-    toggle,
   }
 }

@@ -6,8 +6,10 @@ import { api, result, type Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
+import Stop from '@/spine/Stop.vue'
 import OwnErrors from './OwnErrors.vue'
 
 const { data, isPending, error, refetch } = useQuery({
@@ -32,6 +34,8 @@ const topics = computed(() => {
     entries: found.filter((entry) => entry.topic === topic),
   }))
 })
+/** Few found ones stand open. */
+const isFew = computed(() => topics.value.flatMap((group) => group.entries).length <= 4)
 </script>
 
 <template>
@@ -60,36 +64,36 @@ const topics = computed(() => {
     </PageHead>
     <p class="u-quiet">{{ words.errors.lead }}</p>
     <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch" />
-    <OwnErrors v-if="!wanted && !topic" />
+    <OwnErrors v-if="entries.length && !wanted && !topic" />
     <p v-if="entries.length && !topics.length">{{ words.errors.none }}</p>
-    <section v-for="group in topics" :key="group.topic">
+    <nav v-if="topics.length > 1" class="contents" :aria-label="words.errors.contents">
+      <a v-for="(group, at) in topics" :key="group.topic" :href="`#topic-${at}`">
+        {{ group.topic }} <small>{{ group.entries.length }}</small>
+      </a>
+    </nav>
+    <section v-for="(group, at) in topics" :id="`topic-${at}`" :key="group.topic">
       <h2>{{ group.topic }}</h2>
-      <article v-for="entry in group.entries" :key="entry.id" class="entry">
-        <h3>{{ entry.name }}</h3>
-        <dl class="contrast">
-          <div>
-            <dt>{{ words.errors.before }}</dt>
-            <dd>{{ readable(entry.before) }}</dd>
-          </div>
-          <div class="wrong">
-            <dt>{{ words.errors.wrong }}</dt>
-            <dd>{{ readable(entry.wrong) }}</dd>
-          </div>
-          <div>
-            <dt>{{ words.errors.right }}</dt>
-            <dd>{{ readable(entry.right) }}</dd>
-          </div>
-        </dl>
-        <p>
-          <span class="u-quiet">{{ words.errors.why }}:</span> {{ entry.why }}
-          <br />
-          <span class="u-quiet">{{ words.errors.repair }}:</span> {{ entry.repair }}
+      <details v-for="entry in group.entries" :key="entry.id" class="entry" :open="isFew">
+        <summary>
+          <b>{{ entry.name }}</b>
+          <MathText :latex="entry.before_latex" />
+          <span class="wrong"
+            ><Stop sign="≠" mark="wrong" /><MathText :latex="entry.wrong_latex"
+          /></span>
+        </summary>
+        <dl>
+          <dt>{{ words.errors.right }}</dt>
+          <dd><MathText :latex="entry.right_latex" /></dd>
           <template v-if="entry.counter">
-            <br />
-            <span class="u-quiet">{{ words.errors.refuted }}:</span> {{ readable(entry.counter) }}
+            <dt>{{ words.errors.refuted }}</dt>
+            <dd>{{ readable(entry.counter) }}</dd>
           </template>
-        </p>
-      </article>
+          <dt>{{ words.errors.why }}</dt>
+          <dd>{{ entry.why }}</dd>
+          <dt>{{ words.errors.repair }}</dt>
+          <dd>{{ entry.repair }}</dd>
+        </dl>
+      </details>
     </section>
   </main>
 </template>
@@ -103,39 +107,68 @@ const topics = computed(() => {
 }
 section:not(.owns) > h2 {
   margin-top: var(--space-6);
+  scroll-margin-top: var(--space-4);
 }
-h2::first-letter {
+h2::first-letter,
+.contents a::first-letter {
   text-transform: uppercase;
 }
+.contents {
+  columns: 16rem auto;
+  margin: var(--space-5) 0;
+}
+.contents a {
+  display: block;
+  padding: var(--space-1) 0;
+}
+.contents a::first-letter {
+  text-transform: uppercase;
+}
+small {
+  color: var(--quiet);
+}
 .entry {
-  display: grid;
-  grid-template-columns: 15rem 22rem minmax(0, 1fr);
-  gap: var(--space-5);
-  align-items: baseline;
-  padding: var(--space-3) 0;
   border-bottom: 1px solid var(--rule);
 }
-.entry h3,
-.entry p {
-  margin: 0;
-  font-size: var(--type-body);
-}
-.contrast {
+summary {
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: var(--space-4);
-  margin: 0;
+  grid-template-columns: minmax(12rem, 1.2fr) minmax(8rem, 1fr) minmax(10rem, 1fr);
+  gap: var(--space-2) var(--space-5);
+  align-items: center;
+  padding: var(--space-2) 0;
+  cursor: pointer;
+}
+summary::marker {
+  content: '';
+}
+summary > * {
+  overflow-x: auto;
+  overflow-y: hidden;
+}
+.wrong {
+  --spine-width: 1.7rem;
+  display: flex;
+  align-items: center;
+  gap: var(--space-3);
+}
+dl {
+  display: grid;
+  grid-template-columns: 9rem minmax(0, 1fr);
+  gap: var(--space-1) var(--space-4);
+  margin: 0 0 var(--space-4);
 }
 dt {
-  font-size: var(--type-small);
+  font-size: var(--type-note);
   color: var(--quiet);
 }
 dd {
   margin: 0;
   overflow-wrap: anywhere;
 }
-.wrong dd {
-  color: var(--leave);
-  text-decoration: line-through;
+@media (max-width: 700px) {
+  summary,
+  dl {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -9,6 +9,7 @@ import type { PuttingAside } from '@/filing/usePuttingAside'
 import { useUnits } from '@/filing/useUnits'
 import { dated, day } from '@/shared/logic/dated'
 import { readable } from '@/shared/logic/readable'
+import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark } from '@/spine/types'
 import { words } from '@/texts/en'
@@ -86,7 +87,10 @@ const isWorking = computed(() => props.rows.some((row) => !row.known))
     </el-table-column>
     <el-table-column :label="words.examples.problem" min-width="160">
       <template #default="{ row }">
-        <span class="problem">{{ row.title ? readable(row.given) : '' }}</span>
+        <span class="problem">
+          <MathText v-if="row.latex" :latex="row.latex" />
+          <template v-else>{{ readable(row.given) }}</template>
+        </span>
         <small v-if="row.why" class="u-quiet">{{ row.why }}</small>
       </template>
     </el-table-column>

@@ -13,6 +13,12 @@ defineProps<{
   refused: string[]
 }>()
 
+/** What is chosen of a few, and of which pages. */
+const RADIOS = [
+  { name: 'room', options: words.give.rooms, isFor: (what: Kind) => what === 'handout' },
+  { name: 'paper', options: words.give.papers, isFor: (what: Kind) => what !== 'slides' },
+] as const
+
 function want(part: Partial<Wish>): void {
   wish.value = { ...wish.value, ...part }
 }
@@ -24,18 +30,6 @@ const query = computed(() => {
 
 <template>
   <form class="wish no-print" @submit.prevent>
-    <fieldset v-if="what === 'handout'">
-      <legend>{{ words.give.room }}</legend>
-      <el-radio-group
-        :model-value="wish.room"
-        :aria-label="words.give.room"
-        @update:model-value="(room: unknown) => want({ room: room as Wish['room'] })"
-      >
-        <el-radio v-for="(name, key) in words.give.rooms" :key="key" :value="key">
-          {{ name }}
-        </el-radio>
-      </el-radio-group>
-    </fieldset>
     <label v-if="what === 'key' || what === 'slides'">
       {{ words.give.density }}
       <el-select
@@ -57,24 +51,29 @@ const query = computed(() => {
       @update:model-value="(on: unknown) => want({ forks: !!on })"
       >{{ words.give.forks }}</el-checkbox
     >
+    <el-checkbox
+      :model-value="wish.versions"
+      @update:model-value="(on: unknown) => want({ versions: !!on })"
+      >{{ words.give.versions }}</el-checkbox
+    >
     <el-button
       v-if="what === 'choices' || what === 'mistakes'"
       @click="want({ seed: wish.seed + 1 })"
     >
       {{ words.give.seed }}
     </el-button>
-    <fieldset v-if="what !== 'slides'">
-      <legend>{{ words.give.paper }}</legend>
-      <el-radio-group
-        :model-value="wish.paper"
-        :aria-label="words.give.paper"
-        @update:model-value="(paper: unknown) => want({ paper: paper as Wish['paper'] })"
-      >
-        <el-radio v-for="(name, key) in words.give.papers" :key="key" :value="key">
-          {{ name }}
-        </el-radio>
-      </el-radio-group>
-    </fieldset>
+    <template v-for="{ name, options, isFor } in RADIOS" :key="name">
+      <fieldset v-if="isFor(what)">
+        <legend>{{ words.give[name] }}</legend>
+        <el-radio-group
+          :model-value="wish[name]"
+          :aria-label="words.give[name]"
+          @update:model-value="(chosen: unknown) => want({ [name]: chosen })"
+        >
+          <el-radio v-for="(label, key) in options" :key="key" :value="key">{{ label }}</el-radio>
+        </el-radio-group>
+      </fieldset>
+    </template>
     <section>
       <h2>{{ words.give.keepAs }}</h2>
       <ul>

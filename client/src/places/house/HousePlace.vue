@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** House rules, each with a live example that changes with the choice. */
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { readable } from '@/shared/logic/readable'
+import { api, result } from '@/api/client'
+import { methodName, readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
@@ -13,6 +15,13 @@ import { useHouse } from './useHouse'
 
 const { rules, root, reading, worked, decimal, decimalText, kept, refusal, again, choose } =
   useHouse()
+
+/** The schools: what stands below them comes with them, and is not pushed down. */
+const schools = useQuery({
+  queryKey: ['schools'],
+  queryFn: () => result(api.GET('/api/house/schools')),
+  staleTime: Infinity,
+})
 
 /** What the kernel says of √(9x²) = 3x by these rules: whether it holds, and when, or where it does not. */
 const saidOfRoot = computed(() => {
@@ -38,6 +47,10 @@ const DENSITIES = [
   { value: 'fine', name: words.house.fine },
   { value: 'board', name: words.house.board },
   { value: 'key', name: words.house.key },
+] as const
+const SPELLINGS = [
+  { value: 'us', name: words.house.spellings.us },
+  { value: 'uk', name: words.house.spellings.uk },
 ] as const
 </script>
 
@@ -103,8 +116,19 @@ const DENSITIES = [
           </span>
         </template>
       </RuleChoice>
+      <RuleChoice
+        :title="words.house.spelling"
+        :choices="SPELLINGS"
+        :model-value="rules.spelling ?? 'us'"
+        @update:model-value="(spelling) => choose({ spelling })"
+      >
+        <figcaption class="u-quiet">{{ words.house.live }}</figcaption>
+        <span
+          >{{ words.tasks.factor }} · {{ words.study.ends }} · {{ methodName('rationalise') }}</span
+        >
+      </RuleChoice>
       <TaughtMethods :methods="rules.methods ?? []" @choose="(methods) => choose({ methods })" />
-      <YourAccount />
+      <YourAccount v-if="!schools.isPending.value" />
     </template>
   </main>
 </template>

@@ -57,6 +57,7 @@ legend {
   font-weight: 700;
 }
 figure {
+  min-height: 7rem;
   margin: 0;
   display: grid;
   gap: var(--space-3);

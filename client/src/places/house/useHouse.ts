@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { setDecimal } from '@/shared/math/decimal'
+import { setSpelling } from '@/texts/en'
 
 export function useHouse() {
   const rules = ref<Schemas['Rules'] | null>(null)
@@ -20,6 +21,7 @@ export function useHouse() {
 
   async function show(): Promise<void> {
     setDecimal(rules.value?.decimal)
+    setSpelling(rules.value?.spelling)
     const rest = { form: [], lines: [], numbers: 'real' as const }
     const under = { ...rest, task: 'simplify' as const, given: 'sqrt(9x^2)', lines: ['3x'] }
     const equation = { ...rest, task: 'solve' as const, given: '3(x - 2) = x + 4' }

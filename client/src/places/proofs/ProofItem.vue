@@ -112,7 +112,10 @@ function markOf(index: number, verdict: string, role = 'chain'): Mark {
           {{ item.status === 'no-answer' ? words.proofs.answer : words.proofs.should }}
         </span>
         <ol>
-          <li v-for="(line, index) in mended" :key="index">{{ readable(line) }}</li>
+          <li v-for="(line, index) in mended" :key="index">
+            <MathText v-if="item.correction_latex?.[index]" :latex="item.correction_latex[index]" />
+            <template v-else>{{ readable(line) }}</template>
+          </li>
         </ol>
         <el-checkbox v-model="accepted" class="no-print">{{ words.proofs.accept }}</el-checkbox>
       </div>

@@ -51,6 +51,19 @@ test('one is accepted beside others, and taken back', async () => {
   expect(proof.proof.value?.accepted).toEqual([2])
 })
 
+test('two ticked before the first is answered are both kept; a refused one is taken back', async () => {
+  const { proof, calls } = await opened()
+  const both = [proof.toggle(1, false), proof.toggle(2, true), proof.toggle(0, true)]
+  expect(proof.proof.value?.accepted).toEqual([2, 0])
+  await Promise.all(both)
+  expect(calls.at(-1)?.body['places']).toEqual([2, 0])
+  expect(proof.proof.value?.accepted).toEqual([2, 0])
+
+  fakeServer(() => ({ status: 422, body: { code: 'x', message: 'No such item.', at: null } }))
+  expect(await proof.toggle(2, false)).toBe(false)
+  expect(proof.proof.value?.accepted).toEqual([2, 0])
+})
+
 test('an item is read with its lines, options and notes, as simplify where nothing is asked', () => {
   expect(readingOf(REPORT[1]!).options).toEqual([['A', '3']])
   expect(readingOf(REPORT[2]!).task).toBe('simplify')

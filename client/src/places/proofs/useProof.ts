@@ -27,6 +27,7 @@ export function useProof(id: () => string) {
   const { busy, refusal, run, again } = useAction()
   const at = computed(() => ({ params: { path: { identity: id() } } }))
   const items = computed(() => proof.value?.report ?? [])
+  let accepts = 0
 
   function load(): Promise<boolean> {
     return run(async () => {
@@ -41,11 +42,19 @@ export function useProof(id: () => string) {
     ),
   )
 
-  function accept(places: number[]): Promise<boolean> {
-    return run(async () => {
+  /** Stands at once, so that two ticked quickly are both kept; taken back where the server refuses it. */
+  async function accept(places: number[]): Promise<boolean> {
+    const shown = proof.value
+    if (!shown) return false
+    const mine = ++accepts
+    proof.value = { ...shown, accepted: places }
+    const isDone = await run(async () => {
       const body = { places }
-      proof.value = await result(api.PUT('/api/proofs/{identity}/accepted', { ...at.value, body }))
+      const kept = await result(api.PUT('/api/proofs/{identity}/accepted', { ...at.value, body }))
+      if (mine === accepts) proof.value = kept
     })
+    if (!isDone && mine === accepts) proof.value = shown
+    return isDone
   }
 
   function toggle(place: number, on: boolean): Promise<boolean> {

@@ -34,7 +34,7 @@ onChange((files) => {
   if (!file) return
   void run(async () => {
     brought.value = await sendFile<Schemas['BroughtOut']>('/api/exchange/set', file)
-    await changed()
+    void changed() // what came in can be taken back at once: it does not wait for the lists
   })
 })
 

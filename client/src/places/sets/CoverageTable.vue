@@ -36,7 +36,9 @@ const rows = computed(() =>
           <tr>
             <th scope="col">{{ words.sets.coverageOf[kind] }}</th>
             <th v-for="(_, index) in facts" :key="index" scope="col">{{ index + 1 }}</th>
-            <th scope="col" />
+            <th scope="col">
+              <span class="u-unseen">{{ words.sets.gaps }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>

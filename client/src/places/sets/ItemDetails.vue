@@ -39,7 +39,8 @@ const wanted = ref(3)
       <template v-if="facts.difficulty">
         <dt>{{ words.sets.reasons }}</dt>
         <dd>
-          <b>{{ facts.difficulty.score }}</b> {{ facts.difficulty.reasons.join(', ') }}
+          <b>{{ words.sets.hard(facts.difficulty.score) }}</b>
+          ({{ facts.difficulty.score }}): {{ facts.difficulty.reasons.join(', ') }}
         </dd>
       </template>
       <template v-if="facts.method">

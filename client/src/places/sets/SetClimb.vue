@@ -51,6 +51,17 @@ defineExpose({ choose })
 </script>
 
 <template>
+  <div class="columns" aria-hidden="true">
+    <span>{{ words.sets.problem }}</span>
+    <span class="counts"
+      ><i>{{ words.sets.marks }}</i
+      ><i>{{ words.sets.minutes }}</i></span
+    >
+    <span class="scale"
+      ><i>{{ words.sets.easier }}</i
+      ><i>{{ words.sets.harder }}</i></span
+    >
+  </div>
   <div class="climb">
     <ol>
       <ClimbItem
@@ -80,11 +91,7 @@ defineExpose({ choose })
       <path :d="path" vector-effect="non-scaling-stroke" />
     </svg>
   </div>
-  <p class="u-quiet keys">
-    <span>{{ words.sets.keys }}</span>
-    <span class="columns">{{ words.sets.marks }} · {{ words.sets.minutes }}</span>
-    <span>{{ words.sets.harder }}</span>
-  </p>
+  <p class="u-quiet">{{ words.sets.keys }}</p>
 </template>
 
 <style scoped>
@@ -110,13 +117,43 @@ ol {
   stroke: var(--ink);
   stroke-width: 2;
 }
-.keys {
+/* the head stays while the climb is scrolled */
+.columns {
+  position: sticky;
+  top: calc(-1 * var(--space-4));
+  z-index: 2;
   display: grid;
   grid-template-columns: minmax(0, 1.15fr) 7.4rem minmax(0, 1fr);
   column-gap: var(--space-4);
+  padding: var(--space-2) 0;
+  border-bottom: 2px solid var(--ink);
+  background: var(--paper);
+  color: var(--quiet);
   font-size: var(--type-small);
 }
-.keys span:last-child {
-  text-align: right;
+i {
+  font-style: normal;
+}
+.counts i {
+  display: inline-block;
+  width: 3.6rem;
+}
+.scale {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: var(--space-3);
+}
+.scale::before {
+  content: '';
+  order: 1;
+  flex: 1;
+  border-top: 1px solid var(--edge);
+}
+.scale i:last-child {
+  order: 2;
+}
+.scale i:last-child::after {
+  content: ' →';
 }
 </style>

@@ -34,28 +34,24 @@ const totals = computed(() =>
     <template v-if="form" #before>{{ words.sets.form(form) }} · </template>
     <template #after> · {{ totals }}</template>
     <el-button :disabled="items.length < 2" @click="set.climb">{{ words.sets.climb }}</el-button>
-    <el-button
-      :disabled="!items.length || busy"
-      :title="words.sets.versionsSays(2)"
-      @click="$emit('versions')"
-    >
+    <el-button :disabled="!items.length || busy" @click="$emit('versions')">
       {{ words.sets.versions }}
     </el-button>
     <el-button :disabled="busy" @click="$emit('copy')">{{ words.sets.copy }}</el-button>
-    <router-link :to="{ name: 'sheet', params: { id, what: 'handout' } }">
-      {{ words.sets.give }}
+    <el-button :disabled="!opened" @click="$emit('add')">{{ words.sets.add }}</el-button>
+    <router-link
+      v-slot="{ href, navigate }"
+      custom
+      :to="{ name: 'sheet', params: { id, what: 'handout' } }"
+    >
+      <el-button tag="a" type="primary" :href="href" @click="navigate">
+        {{ words.sets.give }}
+      </el-button>
     </router-link>
-    <el-button type="primary" :disabled="!opened" @click="$emit('add')">
-      {{ words.sets.add }}
-    </el-button>
   </WorkHead>
 </template>
 
 <style scoped>
-a {
-  font-size: var(--type-note);
-  padding: var(--space-1) var(--space-2);
-}
 .el-button + .el-button {
   margin-left: 0;
 }

@@ -2,6 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer, type Asked } from '@/shared/testing/server'
 import { words } from '@/texts/en'
+import MakeVersions from './MakeVersions.vue'
 import SetPlace from './SetPlace.vue'
 
 afterEach(() => {
@@ -67,7 +68,7 @@ async function opened() {
 test('the climb names the jump and the exercise that repeats another', async () => {
   const place = await opened()
   const said = place.findAll('.said').map((item) => item.text())
-  expect(said[2]).toBe(words.sets.repeats(2))
+  expect(said[2]).toBe(`${words.sets.hard(2.5)} · ${words.sets.repeats(2)}`)
   expect(said[3]).toBe(words.sets.jump)
   expect(place.findAll('.dot').map((dot) => dot.text())).toEqual(['1', '2', '2.5', '12'])
   expect(place.text()).toContain(words.sets.total(8, 12))
@@ -106,11 +107,15 @@ test('twins are put behind their problem; why there are not more is said', async
   expect(place.text()).toContain(`${words.sets.made(1)} No room for more.`)
 })
 
-test('parallel versions are made in the background and told of when they are there', async () => {
+test('parallel versions are made in the background, told of when they are there, and taken back', async () => {
   vi.useFakeTimers()
   const place = await opened()
   const button = place.findAll('button').find((one) => one.text() === words.sets.versions)
   await button?.trigger('click')
+  await vi.advanceTimersByTimeAsync(20)
+  const dialog = place.findComponent(MakeVersions)
+  expect(dialog.props('modelValue')).toBe(true)
+  dialog.vm.$emit('make', 2)
   await vi.advanceTimersByTimeAsync(20)
   expect(place.find('.job').text()).toContain(words.jobs.running(0, 8))
 
@@ -120,4 +125,12 @@ test('parallel versions are made in the background and told of when they are the
   expect(place.find('.job').exists()).toBe(false)
   expect(place.text()).toContain(words.sets.versionsMade(2))
   expect(place.text()).toContain(words.sets.withoutTwin(1))
+
+  const calls = fakeServer(() => ({ status: 204, body: null }))
+  const undo = place.findAll('button').find((one) => one.text() === words.sets.undoVersions)
+  await undo?.trigger('click')
+  await flushPromises()
+  const gone = calls.filter(({ method }) => method === 'DELETE').map(({ path }) => path)
+  expect(gone).toEqual(['/api/sets/b', '/api/sets/c'])
+  expect(place.text()).toContain(words.sets.versionsUndone)
 })

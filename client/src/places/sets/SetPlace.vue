@@ -11,6 +11,7 @@ import { words } from '@/texts/en'
 import AddProblems from './AddProblems.vue'
 import CoverageTable from './CoverageTable.vue'
 import ItemDetails, { type Likeness } from './ItemDetails.vue'
+import MakeVersions from './MakeVersions.vue'
 import SetClimb from './SetClimb.vue'
 import SetHead from './SetHead.vue'
 import { useSetPlace } from './useSetPlace'
@@ -24,6 +25,7 @@ const { set, action, says, versions, ...done } = useSetPlace(() => props.id)
 const { content, items, facts, saving, opening, opened } = set
 const chosen = ref<number | null>(null)
 const adding = ref(false)
+const versioning = ref(false)
 const climb = useTemplateRef<InstanceType<typeof SetClimb>>('climb')
 const picked = computed(() => (chosen.value === null ? undefined : items.value[chosen.value]))
 
@@ -55,7 +57,7 @@ useKeys({
       class="over"
       :set="set"
       :busy="action.busy.value || versions.isOpen.value"
-      @versions="done.makeVersions"
+      @versions="versioning = true"
       @copy="done.copy"
       @add="adding = true"
     />
@@ -68,7 +70,12 @@ useKeys({
         :refusal="versions.refusal.value"
         @cancel="versions.cancel"
       />
-      <p v-if="says" role="status">{{ says }}</p>
+      <p v-if="says" role="status">
+        {{ says }}
+        <el-button v-if="done.madeSets.value.length" link type="primary" @click="done.undoVersions">
+          {{ words.sets.undoVersions }}
+        </el-button>
+      </p>
       <WaitFor :pending="!opened" :failure="opening.refusal.value" @again="opening.again">
         <label class="instruction">
           {{ words.sets.instruction }}
@@ -111,6 +118,7 @@ useKeys({
       :make="done.make"
       @add="set.add"
     />
+    <MakeVersions v-model="versioning" @make="done.makeVersions" />
     <ConflictDialog :open="saving.state.value === 'conflict'" @settle="saving.settle" />
   </div>
 </template>

@@ -72,6 +72,7 @@ function start(): Promise<boolean> {
           :placeholder="words.sets.filterHint"
           :aria-label="words.sets.filter"
         />
+        <el-checkbox v-model="areAside">{{ words.examples.areAside }}</el-checkbox>
         <el-select
           v-if="tags.length"
           v-model="tag"
@@ -82,7 +83,6 @@ function start(): Promise<boolean> {
           <el-option value="" :label="words.units.anyTag" />
           <el-option v-for="one in tags" :key="one" :value="one" :label="one" />
         </el-select>
-        <el-checkbox v-model="areAside">{{ words.examples.areAside }}</el-checkbox>
       </form>
       <FailureNote :message="refusal" @again="again" />
       <AsideNote :aside="aside" />
@@ -110,7 +110,7 @@ function start(): Promise<boolean> {
           @more="list.more"
         />
       </WaitFor>
-      <KeepEverything />
+      <KeepEverything v-if="!list.pending.value" />
     </FiledList>
   </main>
 </template>

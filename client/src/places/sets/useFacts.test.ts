@@ -69,6 +69,20 @@ test('a server that is away is asked again for all of them', async () => {
   leave()
 })
 
+test('a refusal of a whole call is told of each; a set that is gone says nothing', async () => {
+  fakeServer(() => refusal(422))
+  const { value: known, leave } = entered(() => useFacts(() => 's'))
+  known.learn([item('a'), item('b')])
+  await settled(10)
+  expect([known.facts.value['a']?.refused, known.facts.value['b']?.refused]).toEqual(['422', '422'])
+  expect(known.waiting.value).toEqual({})
+  fakeServer(() => refusal(404))
+  known.learn([item('c')])
+  await settled(10)
+  expect(known.facts.value['c']).toBeUndefined()
+  leave()
+})
+
 test('what is never finished is given up, and asked for again when the set is opened anew', async () => {
   const calls = worked({})
   const { value: known, leave } = entered(() => useFacts(() => 's'))

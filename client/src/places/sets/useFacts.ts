@@ -69,7 +69,12 @@ export function useFacts(id: () => string) {
       return new Set(found.late)
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
-      return new Set(isPassing(reason) ? examples : [])
+      if (isPassing(reason)) return new Set(examples)
+      if (reason.status !== 401 && reason.status !== 404 && mine === round) {
+        const refused = { refused: reason.message } as Schemas['Facts']
+        for (const example of examples) facts.value[example] = refused
+      }
+      return new Set()
     }
   }
 

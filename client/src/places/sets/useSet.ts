@@ -1,6 +1,6 @@
 /** One set: its items with what the core knows of them; every change is saved. */
 import { computed, ref, watch } from 'vue'
-import { api, result, type Schemas } from '@/api/client'
+import { api, result, signedOut, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { useAutosave } from '@/api/useAutosave'
 import { climbing, jumps, repeats } from './climb'
@@ -88,6 +88,9 @@ export function useSet(id: () => string) {
   }
   watch(id, load, { immediate: true })
   watch(items, learn)
+  watch(signedOut, (out) => {
+    if (!out) learn(items.value)
+  })
 
   const steps = computed(() =>
     items.value.map(({ example }) => {

@@ -17,10 +17,13 @@ export function useSetPlace(id: () => string) {
   const action = useAction()
   const says = ref('')
   const begun = ref<Schemas['JobOut'] | null>(null)
+  /** The versions that were just made: they can be taken back. */
+  const madeSets = ref<string[]>([])
   const versions = useJob(
     () => begun.value,
     ({ outcome }) => {
       const made = outcome as { sets: string[]; without_twin: number }
+      madeSets.value = made.sets
       says.value = words.sets.versionsMade(made.sets.length)
       if (made.without_twin) says.value += ` ${words.sets.withoutTwin(made.without_twin)}`
       void set.load()
@@ -55,12 +58,23 @@ export function useSetPlace(id: () => string) {
     )
   }
 
-  function makeVersions(): Promise<boolean> {
+  function makeVersions(count: number): Promise<boolean> {
     says.value = ''
+    madeSets.value = []
     return action.run(async () => {
       await set.saving.save()
-      const body = { count: 2, seed: anySeed() }
+      const body = { count, seed: anySeed() }
       begun.value = await result(api.POST('/api/sets/{identity}/versions', { ...at.value, body }))
+    })
+  }
+
+  /** Take the versions back: they are archived, and can be restored there. */
+  function undoVersions(): Promise<boolean> {
+    return action.run(async () => {
+      for (const identity of madeSets.value)
+        await result(api.DELETE('/api/sets/{identity}', { params: { path: { identity } } }))
+      madeSets.value = []
+      says.value = words.sets.versionsUndone
     })
   }
 
@@ -74,5 +88,5 @@ export function useSetPlace(id: () => string) {
     })
   }
 
-  return { set, action, says, versions, more, make, makeVersions, copy }
+  return { set, action, says, versions, more, make, madeSets, makeVersions, undoVersions, copy }
 }

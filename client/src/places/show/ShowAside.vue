@@ -52,21 +52,21 @@ defineProps<{
 .aside {
   grid-column: 4 / 6;
   display: grid;
-  grid-template-columns: 48px minmax(0, 1fr);
+  grid-template-columns: var(--spine-width) minmax(0, 1fr);
   gap: var(--space-3);
   align-items: start;
   padding-left: var(--space-2);
 }
 .asked p {
   margin: 0.2em 0 0;
-  font-size: 0.75em;
+  font-size: max(2.2vw, 1.4rem);
   font-style: italic;
 }
 .curve {
   grid-column: 3;
   grid-row: 1;
-  margin: -0.6rem -1.1rem 0 calc(50% - 1px);
-  height: calc(0.6rem + 26px);
+  margin: -0.6rem calc(-0.35 * var(--spine-width)) 0 calc(50% - 1px);
+  height: calc(0.6rem + var(--spine-width) / 2);
   border: 0 dashed var(--ink);
   border-width: 0 0 3px 3px;
   border-bottom-left-radius: 24px;
@@ -79,7 +79,8 @@ defineProps<{
   grid-row: 1;
 }
 .why {
-  font-size: 0.72em;
+  font-size: max(2.2vw, 1.4rem);
+  line-height: 1.25;
   margin: var(--space-2) 0 0;
 }
 .why b {

@@ -101,3 +101,28 @@ test('an example that cannot be had says why and can be asked for again', async 
   await flushPromises()
   place.unmount()
 })
+
+test('after the last line the check comes, candidate by candidate', async () => {
+  const line = (latex: string) => ({ text: latex, latex })
+  const check = (value: string, holds: boolean) => ({
+    ...{ value, value_latex: value, left: '4', right: '4', holds },
+    left_lines: [line('2\\cdot 2'), line('4')],
+    right_lines: [line('4')],
+    says: holds ? 'balances' : 'does not balance',
+  })
+  const checks = [check('x=2', true), check('x=-2', false)]
+  fakeServer((asked) =>
+    asked.path.endsWith('/check')
+      ? { body: { ...(server(asked).body as object), checks } }
+      : server(asked),
+  )
+  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  await flushPromises()
+  window.dispatchEvent(new KeyboardEvent('keydown', { key: 'End' }))
+  await flushPromises()
+  expect(place.text()).toContain(words.show.count(4, 4))
+  const marks = place.findAll('.line').map((row) => row.attributes('data-mark'))
+  expect(marks).toEqual(['given', 'ok', 'ok', 'check', 'fails'])
+  expect(place.findAll('.words').at(-1)?.text()).toContain('does not balance')
+  place.unmount()
+})

@@ -3,15 +3,17 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { writtenStops } from '@/example/stops'
-import { toggleTheme } from '@/shared/composables/theme'
+import { toggleTheme, useRoomLight } from '@/shared/composables/theme'
 import { useKeys } from '@/shared/composables/useKeys'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
-import { divisions, written } from '@/spine/tracks'
+import { divisions, written as asWritten } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
+import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 import ShowAside from './ShowAside.vue'
 import ShowBar from './ShowBar.vue'
+import { checkStops } from './checks'
 import { ask, back, fork, next, START } from './reveal'
 import { useExample } from './useExample'
 
@@ -21,6 +23,7 @@ const props = defineProps<{
 }>()
 
 const router = useRouter()
+useRoomLight()
 const { example, told, checked, forks, refusal, load } = useExample(() => props.id)
 const now = ref(START)
 const lights = ref(true)
@@ -28,16 +31,27 @@ const says = ref(true)
 const helps = ref(false)
 const current = ref<HTMLElement | null>(null)
 
-const count = computed(() => Math.max(0, told.value.length - 1))
+/** The check in the original comes last, candidate by candidate. */
+const checks = computed(() => checkStops(checked.value?.checks ?? []))
+const written = computed(() => Math.max(0, told.value.length - 1))
+const count = computed(() => written.value + (written.value ? checks.value.length : 0))
 const here = computed(() => forks.value.filter((item) => item.after === now.value.shown))
 const open = computed(() => (now.value.fork ? here.value[now.value.fork.index] : null))
-const question = computed(() => told.value[now.value.shown + 1]?.ask || words.show.ask)
+const question = computed(() => {
+  const asked = told.value[now.value.shown + 1]?.ask
+  return asked || (now.value.shown < written.value ? words.show.ask : words.show.askCheck)
+})
+/** How large the board's mathematics is: as the height has room, smaller where a side is long. */
+const fit = computed(() => {
+  const longest = Math.max(1, ...plain.value.map((stop) => readable(stop.text).length))
+  return Math.min(1, Math.max(0.5, 34 / longest))
+})
 
 const plain = computed<StopLine[]>(() => {
   const given = told.value[0]
   if (!given || !checked.value) return []
   const all = writtenStops(checked.value.lines, example.value?.reasons)
-  const revealed = all.slice(0, now.value.shown)
+  const revealed = [...all, ...checks.value].slice(0, now.value.shown)
   const first: StopLine = {
     number: 0,
     text: given.text,
@@ -49,7 +63,7 @@ const plain = computed<StopLine[]>(() => {
   return [first, ...revealed].map((stop) => ({
     ...stop,
     words: says.value ? stop.words : '',
-    pieces: says.value ? stop.pieces : [],
+    pieces: says.value || stop.mark === 'check' || stop.mark === 'fails' ? stop.pieces : [],
   }))
 })
 /** The same; what is new on the last line is lit. */
@@ -61,9 +75,9 @@ const stops = computed(() =>
   ),
 )
 const divided = computed(() =>
-  divisions(plain.value).map((division, index) => written(division, stops.value[index]?.sides)),
+  divisions(plain.value).map((division, index) => asWritten(division, stops.value[index]?.sides)),
 )
-watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'center' })))
+watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
 
 function leave(): void {
   void router.push({ name: 'bench', params: { id: props.id } })
@@ -109,6 +123,7 @@ useKeys({
     <WaitFor :pending="!told.length" :failure="refusal" @again="load" />
     <div
       class="board u-spine"
+      :style="{ '--fit': fit }"
       :class="{ hanging: !stops[0]?.sides?.left }"
       tabindex="0"
       role="region"

@@ -6,10 +6,11 @@ import { ref, watch, type Ref } from 'vue'
 const FIRST = 10
 const PART = 10
 
-/** Return how many of `count` rows are drawn now: from few, when the list is entered, to all of them. */
+/** Return how many of `count` rows are drawn now: few when the list is entered, then all, and what is added. */
 export function useGrowing(count: () => number): Ref<number> {
   const drawn = ref(FIRST)
-  const later = useTimeoutFn(() => (drawn.value += PART), 0, { immediate: false })
+  const grow = () => (drawn.value = drawn.value + PART < count() ? drawn.value + PART : Infinity)
+  const later = useTimeoutFn(grow, 0, { immediate: false })
   watch([count, drawn], () => drawn.value < count() && later.start(), {
     immediate: true,
     flush: 'post',

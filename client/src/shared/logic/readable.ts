@@ -1,3 +1,6 @@
+import { spellingNow } from '@/texts/en'
+import { spelled } from '@/texts/spelling'
+
 /** Plain notation made pleasant to read where it is not typeset: true minus signs, raised digits. */
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹'
 
@@ -24,5 +27,5 @@ function raised(digits: string): string {
 
 /** The contract’s name of a method, as words. */
 export function methodName(key: string): string {
-  return key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD')
+  return spelled(key.replace(/-/g, ' ').replace(/\blcd\b/, 'LCD'), spellingNow())
 }

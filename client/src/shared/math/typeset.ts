@@ -1,6 +1,5 @@
 /** LaTeX to HTML, remembered: the same lines stand in lists, on the bench, and there again. */
 import katex from 'katex'
-import 'katex/dist/katex.min.css'
 
 /** Formulas that are remembered; the oldest are forgotten first. */
 const MOST = 1500

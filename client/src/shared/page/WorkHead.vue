@@ -38,6 +38,7 @@ defineEmits<{ named: [name: string] }>()
 <style scoped>
 .work-head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: var(--space-2);
   padding: var(--space-2) var(--space-6);
@@ -61,6 +62,11 @@ defineEmits<{ named: [name: string] }>()
   color: var(--quiet);
   font-size: var(--type-note);
   white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .work-head {
+    padding: var(--space-2) var(--space-4);
+  }
 }
 .state[data-state='offline'],
 .state[data-state='refused'],

@@ -20,6 +20,15 @@ def test_twins_share_a_structure_and_renamed_letters_are_the_same_exercise() -> 
     assert one["reveals"]
 
 
+@pytest.mark.parametrize(
+    ("one", "other"),
+    [("x^2 - 7x + 12 = 0", "x^2 + 7x + 12 = 0"), ("5x - 3 = 2x + 12", "5x + 3 = 2x + 12")],
+)
+def test_other_signs_are_another_exercise(one: str, other: str) -> None:
+    first, second = (facts(Problem("solve", given)) for given in (one, other))
+    assert first["structure"] != second["structure"]
+
+
 def test_what_cannot_be_worked_says_why_and_keeps_its_place() -> None:
     found = facts(Problem("solve", "x*2^x = 3"))
 

@@ -2,6 +2,7 @@
 
 import re
 
+import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
@@ -49,6 +50,32 @@ def test_tracks_joined_by_or_are_the_line_and_each_is_a_line_of_its_own(texts: l
     # whoever does not draw tracks shows the first one's sides and the rest after it
     assert _joined(cut["left"], cut["sign"], cut["right"]) == latex(line)
     assert (cut["left"], cut["sign"]) == (tracks[0]["left"], tracks[0]["sign"])
+
+
+@pytest.mark.parametrize(
+    ("text", "plus", "minus"),
+    [
+        ("x = +-3", "x = 3", "x = -3"),
+        ("x - 3 = +-sqrt(5)", "x - 3 = sqrt(5)", "x - 3 = -sqrt(5)"),
+        ("x = (-5 +- sqrt(13))/2", "x = (-5 + sqrt(13))/2", "x = (-5 - sqrt(13))/2"),
+        ("2x = +-(a + b)", "2x = (a + b)", "2x = -(a + b)"),
+    ],
+)
+def test_plus_or_minus_stands_for_two_tracks(text: str, plus: str, minus: str) -> None:
+    cut = sides(read(text))
+    wanted = [sides(read(one)) for one in (plus, minus)]
+    assert cut["join"] == "±"
+    bare = [
+        (one["left"], one["right"].replace(r"\left", "").replace(r"\right", "").strip("()"))
+        for one in (*cut["tracks"], *wanted)
+    ]
+    assert bare[:2] == bare[2:]
+    assert _joined(cut["left"], cut["sign"], cut["right"]) == latex(read(text))
+
+
+@pytest.mark.parametrize("text", ["x = 3", "+-x = 3", "x = 1 +- 2 +- 3", "x +- 1"])
+def test_anything_else_stays_whole(text: str) -> None:
+    assert "tracks" not in sides(read(text))
 
 
 @given(TERMS)

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, test, vi } from 'vitest'
 import { words } from '@/texts/en'
-import ForkTrack from './ForkTrack.vue'
+import ForkFan from './ForkFan.vue'
 
 const fork = (name: string, more: object = {}) => ({
   after: 0,
@@ -28,25 +28,17 @@ const line = (text: string) => ({
   parts: [],
 })
 
-function track(open: boolean, carry = async () => [line('x=3'), line('x=2')]) {
+function track(carry = async () => [line('x=3'), line('x=2')]) {
   const forks = [
     fork('first'),
     fork('second', { hidden: true }),
     fork('third', { wrong: 'x = 2', also_names: ['another'] }),
   ]
-  return mount(ForkTrack, { props: { forks, open, carry } })
+  return mount(ForkFan, { props: { forks, carry } })
 }
 
-test('closed, it only says how many leave; the teacher opens it', async () => {
-  const closed = track(false)
-  expect(closed.text()).toBe(words.forks.leave(3))
-  expect(closed.find('.stub').attributes('aria-expanded')).toBe('false')
-  await closed.find('.stub').trigger('click')
-  expect(closed.emitted('toggle')).toHaveLength(1)
-})
-
 test('each fork has its end, and says when the problem cannot tell it', () => {
-  const rows = track(true).findAll('.row')
+  const rows = track().findAll('.row')
   expect(rows[0]?.text()).toContain(words.forks.ends)
   expect(rows[1]?.text()).toContain(words.forks.hidden)
   expect(rows[1]?.find('[data-mark=doubt]').exists()).toBe(true)
@@ -56,14 +48,14 @@ test('each fork has its end, and says when the problem cannot tell it', () => {
 
 test('what was crossed out on this example says so', () => {
   const forks = [fork('first', { crossed_out: true }), fork('second')]
-  const open = mount(ForkTrack, { props: { forks, open: true, carry: async () => [] } })
+  const open = mount(ForkFan, { props: { forks, carry: async () => [] } })
   const said = open.findAll('.row').map((row) => row.text().includes(words.forks.crossedOut))
   expect(said).toEqual([true, false])
 })
 
 test('a fork opens with its reason and the lines that carry it on, and closes again', async () => {
   const carry = vi.fn(async () => [line('x=3'), line('x=2')])
-  const open = track(true, carry)
+  const open = track(carry)
   await open.findAll('.row')[0]?.trigger('click')
   await flushPromises()
   expect(carry).toHaveBeenCalledTimes(1)
@@ -77,7 +69,7 @@ test('a fork opens with its reason and the lines that carry it on, and closes ag
 test('the answer of a fork that was left meanwhile is not shown under another', async () => {
   let answer: (lines: ReturnType<typeof line>[]) => void = () => undefined
   const slow = () => new Promise<ReturnType<typeof line>[]>((resolve) => (answer = resolve))
-  const open = track(true, slow as never)
+  const open = track(slow as never)
   await open.findAll('.row')[0]?.trigger('click')
   const late = answer
   await open.findAll('.row')[1]?.trigger('click')

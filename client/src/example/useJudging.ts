@@ -24,8 +24,9 @@ function markOfGiven(body: Schemas['ProblemIn']): string {
 /**
  * @param content the example; its given and lines are judged
  * @param draft the line that is being typed, judged as the last one
+ * @param ended whether the work is said to be at its end: only then is its last line held against what is asked
  */
-export function useJudging(content: Ref<Content>, draft: Ref<string>) {
+export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref<boolean>) {
   const checked = ref<Checked | null>(null)
   const inspected = ref<Inspected | null>(null)
   const givenFailure = ref<Refusal | null>(null)
@@ -48,7 +49,13 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
     const explained = known?.explained ?? 0
-    const body = { ...problemOf(content.value), lines, explains, explained }
+    const body = {
+      ...problemOf(content.value),
+      lines,
+      explains,
+      explained,
+      goes_on: !ended.value,
+    }
     try {
       await Promise.all([verdict(body, known, control.signal), inspect(body, control.signal)])
       failure.value = givenFailure.value = null
@@ -92,9 +99,14 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>) {
   /** What came judged from the server, and is not asked for again. */
   let judgedAlready = ''
   watch(
-    [content, draft],
+    [content, draft, ended],
     () => {
-      if (!draft.value && JSON.stringify(problemOf(content.value)) === judgedAlready) return
+      if (
+        !draft.value &&
+        !ended.value &&
+        JSON.stringify(problemOf(content.value)) === judgedAlready
+      )
+        return
       partly = null
       judgedAlready = ''
       soon.start()

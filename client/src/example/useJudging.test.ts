@@ -44,8 +44,9 @@ afterEach(() => void vi.unstubAllGlobals())
 function bench(lines: string[] = []) {
   const content = ref<Content>({ ...blank(), given: '2x = 6', lines })
   const draft = ref('')
-  const { value, leave } = entered(() => useJudging(content, draft))
-  return { content, draft, judging: value, leave }
+  const ended = ref(false)
+  const { value, leave } = entered(() => useJudging(content, draft, ended))
+  return { content, draft, ended, judging: value, leave }
 }
 
 test('lines are judged when they change, and marks follow', async () => {
@@ -171,7 +172,7 @@ test('what an example was opened with is shown and not asked for; what is typed 
   const calls = fakeServer(answers)
   const content = ref<Content>(blank())
   const draft = ref('')
-  const { value: judging, leave } = entered(() => useJudging(content, draft))
+  const { value: judging, leave } = entered(() => useJudging(content, draft, ref(false)))
   await settled(50)
   const opened = { ...blank(), given: '2x = 6', lines: ['x = 9'] }
   const checked = check({ method: 'POST', path: '', body: opened })
@@ -199,4 +200,16 @@ test('an example that came without a judgement is judged as ever', async () => {
   } as unknown as Opened)
   await settled(50)
   expect(calls.map((call) => call.path.split('/').at(-1))).toEqual(['check', 'inspect'])
+})
+
+test('a last line is held against what is asked only when one says that one is done', async () => {
+  const calls = fakeServer(answers)
+  const { ended } = bench(['x = 6/2'])
+  await settled(500)
+  const asked = () => calls.filter((call) => call.path.endsWith('/check')).at(-1)?.body['goes_on']
+  expect(asked()).toBe(true)
+
+  ended.value = true
+  await settled(50)
+  expect(asked()).toBe(false)
 })

@@ -37,8 +37,8 @@ test('Enter keeps a readable line', async () => {
 
 test('Enter keeps a line that cannot be read too, and selects nothing that a key would replace', async () => {
   const line = entry(UNREADABLE)
-  const field = line.find('input').element
-  field.setSelectionRange(5, 5)
+  const field = line.findAll('input')[1]!.element
+  field.setSelectionRange(2, 2)
 
   await line.find('input').trigger('keydown', { key: 'Enter' })
 
@@ -66,4 +66,20 @@ test('arrow up and Escape leave the line', async () => {
   await line.find('input').trigger('keydown', { key: 'Escape' })
 
   expect([line.emitted('up')?.length, line.emitted('leave')?.length]).toEqual([1, 1])
+})
+
+test('what cannot be typed by its sign is put round the cursor', async () => {
+  const line = entry(null, 'x = 2')
+  await line.find('[aria-label="Square root"]').trigger('click')
+  expect(line.emitted('update:modelValue')).toEqual([['x = 2sqrt()']])
+})
+
+test('a paste of several lines is told as lines, one line is left to the field', async () => {
+  const line = entry(null, '')
+  const paste = (text: string) =>
+    line.find('input').trigger('paste', { clipboardData: { getData: () => text } })
+  await paste('x = 3')
+  expect(line.emitted('paste')).toBeUndefined()
+  await paste('2x &= 6 \\\\ x &= 3')
+  expect(line.emitted('paste')).toEqual([[['2x = 6', 'x = 3']]])
 })

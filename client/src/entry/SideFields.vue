@@ -1,0 +1,102 @@
+<script setup lang="ts">
+/** The line as it is typed where it will hang: left side, the stop, right side; `=` goes over. */
+import type { InputInstance } from 'element-plus'
+import { computed, ref, toRef } from 'vue'
+import { words } from '@/texts/en'
+import { useSides } from './useSides'
+
+const text = defineModel<string>({ required: true })
+const props = defineProps<{
+  /** Read out before the field; the right side's is made of it. */
+  label: string
+  /** Whether the lines hang on the spine: they have no left side. */
+  hangs: boolean
+  /** The id of what is said of the line. */
+  describedBy: string
+}>()
+const emit = defineEmits<{ enter: []; up: []; leave: []; paste: [event: ClipboardEvent] }>()
+
+const left = ref<InputInstance | null>(null)
+const right = ref<InputInstance | null>(null)
+const { parts, isWhole, typed, pressed, replaceAll, insert, focus } = useSides(
+  text,
+  () => props.hangs,
+  {
+    left: () => left.value?.input ?? undefined,
+    right: () => right.value?.input ?? undefined,
+  },
+)
+defineExpose({ focus, insert, sign: computed(() => parts.value.sign), text: toRef(text) })
+
+function key(event: KeyboardEvent | Event): void {
+  if (!(event instanceof KeyboardEvent) || event.isComposing) return
+  if (pressed(event)) event.preventDefault()
+  else if (event.key === 'Enter') {
+    event.preventDefault()
+    emit('enter')
+  } else if (event.key === 'ArrowUp' && !event.altKey) emit('up')
+  else if (event.key === 'Escape') emit('leave')
+}
+
+function pasted(event: ClipboardEvent): void {
+  emit('paste', event)
+  if (!isWhole.value || event.defaultPrevented) return
+  event.preventDefault()
+  replaceAll(event.clipboardData?.getData('text') ?? '')
+}
+</script>
+
+<template>
+  <el-input
+    v-if="!hangs"
+    ref="left"
+    class="side left-side"
+    :class="{ whole: isWhole }"
+    :model-value="parts.left"
+    :aria-label="label"
+    :aria-describedby="describedBy"
+    :placeholder="text ? '' : words.bench.entryHint"
+    autocomplete="off"
+    spellcheck="false"
+    @input="(value: string) => typed('left', value)"
+    @keydown="key"
+    @paste="pasted"
+    @mousedown="isWhole = false"
+  />
+  <span class="at-stop"><slot /></span>
+  <el-input
+    ref="right"
+    class="side right-side"
+    :class="{ whole: isWhole }"
+    :model-value="parts.right"
+    :aria-label="hangs ? label : words.bench.rightSide(label)"
+    :aria-describedby="describedBy"
+    :placeholder="hangs && !text ? words.bench.entryHint : ''"
+    autocomplete="off"
+    spellcheck="false"
+    @input="(value: string) => typed('right', value)"
+    @keydown="key"
+    @paste="pasted"
+    @mousedown="isWhole = false"
+  />
+</template>
+
+<style scoped>
+.at-stop {
+  align-self: stretch;
+  display: grid;
+}
+.side :deep(.el-input__wrapper) {
+  padding: 0 var(--space-2);
+}
+.side :deep(input) {
+  font-size: var(--type-entry);
+  height: 2.4rem;
+}
+.left-side :deep(input) {
+  text-align: right;
+}
+.whole :deep(input) {
+  background: var(--glow);
+}
+</style>

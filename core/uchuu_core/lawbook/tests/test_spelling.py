@@ -1,0 +1,59 @@
+"""Sentences in the spelling of a country."""
+
+from typing import Any
+
+import pytest
+
+from uchuu_core.lawbook.spelling import spelled, spelled_record
+from uchuu_core.moves.catalogue import wordings
+from uchuu_core.operations import answer
+
+
+@pytest.mark.parametrize(
+    ("text", "american", "british"),
+    [
+        ("Factor the trinomial.", "Factor the trinomial.", "Factorise the trinomial."),
+        ("Only factors divide out.", "Only factors divide out.", "Only factors divide out."),
+        ("Rationalise the bottom.", "Rationalize the bottom.", "Rationalise the bottom."),
+        ("A sum of squares does not factor.", "A sum of squares does not factor.", "A sum of squares does not factorise."),
+        ("Take the common factor out.", "Take the common factor out.", "Take the common factor out."),
+        ("End behaviour while factoring", "End behavior while factoring", "End behaviour while factorising"),
+    ],
+)  # fmt: skip
+def test_a_verb_is_spelt_and_a_noun_stays(text: str, american: str, british: str) -> None:
+    assert spelled(text, "us") == american
+    assert spelled(text, "uk") == british
+
+
+@pytest.mark.parametrize("spelling", ["us", "uk"])
+def test_spelling_twice_changes_nothing_more(spelling: Any) -> None:
+    for entry in wordings().values():
+        for text in (entry.name, entry.why, entry.repair):
+            once = spelled(text, spelling)
+            assert spelled(once, spelling) == once
+
+
+def test_only_what_is_said_is_spelt_not_what_somebody_wrote() -> None:
+    found = {
+        "text": "factoring",
+        "says": "factoring",
+        "reasons": ["factoring"],
+        "parts": [{"text": "factoring "}, {"math": {"text": "factoring"}}],
+        "lines": [{"text": "factoring", "name": "factoring"}],
+    }
+    assert spelled_record(found, "uk") == {
+        "text": "factoring",
+        "says": "factorising",
+        "reasons": ["factorising"],
+        "parts": [{"text": "factorising "}, {"math": {"text": "factoring"}}],
+        "lines": [{"text": "factoring", "name": "factorising"}],
+    }
+
+
+def test_an_answer_obeys_the_house() -> None:
+    asked = {"id": "1", "task": "factor", "given": "x^2+5x+6", "lines": ["x(x+5)+6"]}
+    (american,) = answer("check", asked)["lines"]
+    (british,) = answer("check", {**asked, "house": {"spelling": "uk"}})["lines"]
+    assert american["error"]["name"] == "Stops before everything is factored"
+    assert british["error"]["name"] == "Stops before everything is factorised"
+    assert {**american, "error": 0} == {**british, "error": 0}
