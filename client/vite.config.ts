@@ -12,5 +12,9 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   build: { assetsInlineLimit: 0, target: 'es2022', chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': 'http://127.0.0.1:8600' } },
-  test: { environment: 'happy-dom', server: { deps: { inline: ['element-plus'] } } },
+  test: {
+    environment: 'happy-dom',
+    testTimeout: 60_000,
+    server: { deps: { inline: ['element-plus'] } },
+  },
 })

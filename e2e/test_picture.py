@@ -37,6 +37,7 @@ def test_nothing_moves_by_itself_on_the_bench_in_show_and_in_a_set(page: Page) -
     page.add_init_script(WATCH)
     sign_in(page)
     found_example(page, "Two fractions, one plank").click()
+    expect(page).to_have_url(re.compile("/bench/"))
     url = page.url
     page.goto(url)
     expect(Bench(page).stops.last).to_have_attribute("data-stop", "ok")

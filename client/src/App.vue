@@ -125,6 +125,7 @@ function focusMain(): void {
   top: var(--space-3);
 }
 .start-failure {
+  margin: 0;
   padding: var(--space-6);
 }
 .start-failure[role='alert'] {

@@ -3,7 +3,6 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { field as kind, toggleField } from '@/shared/composables/field'
 import { useKeys } from '@/shared/composables/useKeys'
-import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import Stop from '@/spine/Stop.vue'
 import { isTag } from '@/spine/tracks'
@@ -12,6 +11,7 @@ import { words } from '@/texts/en'
 import { pastedLines } from './pasted'
 import SideFields from './SideFields.vue'
 import { SIGNS, type TypedSign } from './signs'
+import TypedPreview from './TypedPreview.vue'
 import TypedSigns from './TypedSigns.vue'
 
 const TypesetField = defineAsyncComponent(() => import('./TypesetField.vue'))
@@ -129,22 +129,7 @@ useKeys(Object.fromEntries(SIGNS.map((sign) => [sign.key, () => insert(sign)])))
       </template>
       <template v-else-if="!stop">{{ rest }}</template>
     </div>
-    <div
-      v-if="kind !== 'typeset'"
-      class="preview"
-      :data-old="!!sides && !stop?.sides"
-      aria-hidden="true"
-    >
-      <MathText v-if="sides?.left" :latex="sides.left" display />
-    </div>
-    <div
-      v-if="kind !== 'typeset'"
-      class="preview right"
-      :data-old="!!sides && !stop?.sides"
-      aria-hidden="true"
-    >
-      <MathText v-if="sides" :latex="sides.right" display />
-    </div>
+    <TypedPreview v-if="kind !== 'typeset'" :sides="sides" :old="!!sides && !stop?.sides" />
     <div class="keys">
       <TypedSigns v-if="kind !== 'typeset'" @insert="insert" />
       <span>{{ words.bench.entryKeys }}</span>

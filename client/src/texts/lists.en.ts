@@ -65,6 +65,7 @@ export const waiting = {
 }
 
 export const save = {
+  head: 'Title and tools',
   saved: 'saved',
   saving: 'saving …',
   waiting: 'not saved yet',

@@ -275,8 +275,8 @@ def test_lists_and_searches_use_indexes_among_many(ada: ApiClient) -> None:
             [me.pk],
         )
         cursor.execute(
-            "INSERT INTO examples_examplefacts (example_id, name, lines, words, kind, method, skills,"
-            " reveals, stop, ground) SELECT id, lower(title), 0, lower(title || ' ' || given), '', '',"
+            "INSERT INTO examples_examplefacts (example_id, name, lines, words, latex, kind, method, skills,"
+            " reveals, stop, ground) SELECT id, lower(title), 0, lower(title || ' ' || given), '', '', '',"
             " '{}', '{}', '', '' FROM examples_example"
         )
         cursor.execute("ANALYZE")

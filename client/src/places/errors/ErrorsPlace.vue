@@ -17,7 +17,11 @@ const { data, isPending, error, refetch } = useQuery({
   queryFn: () => result(api.GET('/api/algebra/errors')),
   staleTime: Infinity,
 })
-const entries = computed<Schemas['ErrorEntry'][]>(() => data.value ?? [])
+/** Own errors stand first: until they are here nothing is shown that they would push down. */
+const own = useQuery({ queryKey: ['own-errors'], queryFn: () => result(api.GET('/api/errors')) })
+const entries = computed<Schemas['ErrorEntry'][]>(() =>
+  own.isPending.value ? [] : (data.value ?? []),
+)
 const wanted = ref('')
 const topic = ref('')
 
@@ -63,7 +67,11 @@ const isFew = computed(() => topics.value.flatMap((group) => group.entries).leng
       </template>
     </PageHead>
     <p class="u-quiet">{{ words.errors.lead }}</p>
-    <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch" />
+    <WaitFor
+      :pending="isPending || own.isPending.value"
+      :failure="saidOf(error)"
+      @again="refetch"
+    />
     <OwnErrors v-if="entries.length && !wanted && !topic" />
     <p v-if="entries.length && !topics.length">{{ words.errors.none }}</p>
     <nav v-if="topics.length > 1" class="contents" :aria-label="words.errors.contents">

@@ -5,6 +5,9 @@ import { useAction } from '@/api/useAction'
 import { setDecimal } from '@/shared/math/decimal'
 import { setSpelling } from '@/texts/en'
 
+const decimalsAs = (rule: string | undefined) =>
+  rule === 'comma' ? 'x = 1,5; x = 2' : 'x = 1.5, x = 2'
+
 export function useHouse() {
   const rules = ref<Schemas['Rules'] | null>(null)
   const root = ref<Schemas['Checked'] | null>(null)
@@ -15,18 +18,16 @@ export function useHouse() {
   const { refusal, run, again } = useAction()
 
   /** Two decimals in a row, as the rules write them. */
-  const decimalText = computed(() =>
-    rules.value?.decimal === 'comma' ? 'x = 1,5; x = 2' : 'x = 1.5, x = 2',
-  )
+  const decimalText = computed(() => decimalsAs(rules.value?.decimal))
 
-  async function show(): Promise<void> {
-    setDecimal(rules.value?.decimal)
-    setSpelling(rules.value?.spelling)
+  async function show(now: Schemas['Rules']): Promise<void> {
+    setDecimal(now.decimal)
+    setSpelling(now.spelling)
     const rest = { form: [], lines: [], numbers: 'real' as const }
     const under = { ...rest, task: 'simplify' as const, given: 'sqrt(9x^2)', lines: ['3x'] }
     const equation = { ...rest, task: 'solve' as const, given: '3(x - 2) = x + 4' }
     const [asDecimal, asRead, asRoot, asWorked] = await Promise.all([
-      result(api.POST('/api/algebra/read', { body: { text: decimalText.value } })),
+      result(api.POST('/api/algebra/read', { body: { text: decimalsAs(now.decimal) } })),
       result(api.POST('/api/algebra/read', { body: { text: '1/2x' } })),
       result(api.POST('/api/algebra/check', { body: under })),
       result(api.POST('/api/algebra/work', { body: equation })),
@@ -38,8 +39,9 @@ export function useHouse() {
   }
 
   void run(async () => {
-    rules.value = await result(api.GET('/api/house'))
-    await show()
+    const first = await result(api.GET('/api/house'))
+    await show(first) // all of it comes at once: nothing is pushed down
+    rules.value = first
   })
 
   function choose(change: Partial<Schemas['Rules']>): Promise<boolean> {
@@ -47,7 +49,7 @@ export function useHouse() {
       if (!rules.value) return
       rules.value = await result(api.PUT('/api/house', { body: { ...rules.value, ...change } }))
       kept.value = true
-      await show()
+      await show(rules.value)
     })
   }
 

@@ -122,6 +122,7 @@ useKeys({
     />
     <WaitFor :pending="!told.length" :failure="refusal" @again="load" />
     <div
+      v-if="told.length"
       class="board u-spine"
       :style="{ '--fit': fit }"
       :class="{ hanging: !stops[0]?.sides?.left }"

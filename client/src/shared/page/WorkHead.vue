@@ -15,7 +15,7 @@ defineEmits<{ named: [name: string] }>()
 </script>
 
 <template>
-  <header class="work-head">
+  <section class="work-head" :aria-label="words.save.head">
     <h1 class="u-unseen">{{ name || untitled }}</h1>
     <el-input
       v-model="name"
@@ -32,7 +32,7 @@ defineEmits<{ named: [name: string] }>()
       <slot name="before" />{{ words.save[state] }}<slot name="after" />
     </span>
     <slot />
-  </header>
+  </section>
 </template>
 
 <style scoped>
