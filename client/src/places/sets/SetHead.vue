@@ -14,7 +14,11 @@ const props = defineProps<{
 }>()
 defineEmits<{ versions: []; copy: []; add: [] }>()
 
-const { items, form, opened, saving } = props.set
+const { items, form, opened, saving, waiting } = props.set
+/** Until all difficulties are here there is no order to sort into. */
+const isLearning = computed(() =>
+  items.value.some(({ example }) => ['asked', 'again'].includes(waiting.value[example.id] ?? '')),
+)
 const totals = computed(() =>
   words.sets.total(
     items.value.reduce((sum, item) => sum + (item.marks || 0), 0),
@@ -33,7 +37,9 @@ const totals = computed(() =>
   >
     <template v-if="form" #before>{{ words.sets.form(form) }} · </template>
     <template #after> · {{ totals }}</template>
-    <el-button :disabled="items.length < 2" @click="set.climb">{{ words.sets.climb }}</el-button>
+    <el-button :disabled="items.length < 2 || isLearning" @click="set.climb">{{
+      words.sets.climb
+    }}</el-button>
     <el-button :disabled="!items.length || busy" @click="$emit('versions')">
       {{ words.sets.versions }}
     </el-button>
