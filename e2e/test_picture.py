@@ -1,6 +1,7 @@
 """The picture and its words: nothing moves under the eyes, everything fits, the first minute, the country's spelling."""
 
 import re
+from collections.abc import Callable
 
 import pytest
 from bench_page import Bench, expect_said, found_example, sign_in, tick
@@ -128,3 +129,55 @@ def test_words_are_spelt_as_in_the_teachers_country(page: Page) -> None:
     page.goto("/house")
     tick(page, "as in the US")
     expect(page.get_by_text("Factor · End behavior · rationalize")).to_be_visible()
+
+
+def test_what_the_browser_prints_is_the_work_alone(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x + 6 = 30")
+    bench.write("4x = 24", "x = 6")
+    page.emulate_media(media="print")
+    expect(bench.stops).to_have_count(2)
+    expect(bench.stops.last).to_be_visible()
+    expect(bench.original).to_contain_text("balances")
+    for gone in ("nav.rail", ".work-head", ".entry", "aside", "main button:not(.choosable)"):
+        expect(page.locator(gone).filter(visible=True)).to_have_count(0)
+    page.emulate_media(media="screen")
+    page.goto("/errors")
+    entries = page.locator("details.entry")
+    page.emulate_media(media="print")
+    expect(entries.nth(40)).to_be_visible()
+
+
+def test_the_task_has_a_key_and_what_is_asked_for_closes_when_one_goes_on(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("4x + 6 = 30")
+    page.keyboard.press("Alt+t")
+    expect(page.get_by_role("combobox", name="Task")).to_be_focused()
+    asked = page.locator("details.asked")
+    ways: list[Callable[[], None]] = [
+        lambda: page.keyboard.press("Escape"),
+        lambda: bench.original.click(),
+        lambda: bench.entry.press("4"),
+    ]
+    for close in ways:
+        asked.locator("summary").click()
+        expect(asked).to_have_attribute("open", "")
+        close()
+        expect(asked).not_to_have_attribute("open", "")
+
+
+def test_a_sign_goes_into_the_line_that_has_the_cursor_only(page: Page) -> None:
+    sign_in(page)
+    bench = Bench(page)
+    bench.pose("x^2 = 8")
+    bench.write("x = sqrt(8)")
+    page.keyboard.type("x =")
+    bench.stops.first.click()
+    page.keyboard.press("Insert")
+    expect(page.get_by_label("New line before line 1", exact=True)).to_be_focused()
+    page.keyboard.press("Alt+1")
+    typed = page.locator(".entry")
+    expect(typed.first).to_have_attribute("data-typed", "sqrt()")
+    expect(typed.last).to_have_attribute("data-typed", "x =")

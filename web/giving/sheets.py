@@ -40,6 +40,8 @@ TASKS = {
     "study": "Study the function",
 }
 LETTERS = "abcdefgh"
+MOST_ROOM = 24
+"""Lines of answer space that fit on one page under their problem."""
 
 
 def sheet_of(stored: ProblemSet, wish: Wish) -> Sheet:
@@ -75,8 +77,8 @@ def sheets_of(stored: ProblemSet, wish: Wish) -> list[Sheet]:
     if not wish.versions:
         return [sheet_of(stored, wish)]
     first = stored.made_from if stored.form and stored.made_from else stored
-    others = first.versions.filter(form__gt="", deleted=None).order_by("form")
-    return [sheet_of(one, wish) for one in (first, *others)]
+    others = first.versions.filter(form__gt="").order_by("form")
+    return [sheet_of(one, wish) for one in (first, *others) if one.deleted is None]
 
 
 def _item(asker: Asker, item: SetItem, number: int, wish: Wish) -> SheetItem:
@@ -96,7 +98,7 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
     )
     try:
         worked = asker.ask("work", example)
-        found.room = max(len(worked["lines"]) + 1, 2 * (item.marks or 0))
+        found.room = min(MOST_ROOM, max(len(worked["lines"]) + 1, 2 * (item.marks or 0)))
         found.answer = math_of(worked["answer"])
         if example.task == "study":
             texts = [line["text"] for line in worked["lines"]]
@@ -104,12 +106,11 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
         if worked["outcome"] == "prime":
             found.answer = math_of("prime")
         if wish.what in ("key", "slides"):
-            found.lines = _lines(asker, item, wish)
-        if wish.what == "key":
-            texts = [line.math.text for line in found.lines]
-            found.checks = _checks(asker, item, texts)
-        if wish.what == "key" and wish.forks:
-            found.leavings = _leavings(asker, item)
+            texts, numbers, found.lines = _lines(asker, item, wish)
+            if wish.what == "key":
+                found.checks = _checks(asker, item, texts)
+            if wish.what == "key" and wish.forks:
+                found.leavings = _leavings(asker, item, texts, numbers)
         if wish.what == "choices":
             found.choices = _choices(asker, item, wish)
         if wish.what == "mistakes":
@@ -119,25 +120,29 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
     return found
 
 
-def _lines(asker: Asker, item: SetItem, wish: Wish) -> list[Written]:
+def _lines(asker: Asker, item: SetItem, wish: Wish) -> tuple[list[str], list[int], list[Written]]:
+    """Return the lines that the key is made of, and those that it shows: their numbers, and as they are written."""
     texts = [line.text for line in item.example.lines.all()]
     if texts and wish.density is None:
         own = asker.ask("check", item.example, lines=texts)
         answer = own["answer"]
         if own["first_wrong"] is None and answer["right"] and answer["finished"]:
             mine = item.example.reasons
-            return [
+            shown = {n: one for n, one in enumerate(own["lines"], 1) if not one.get("struck")}
+            written = [
                 Written(_math_of_line(line), _says(line, mine.get(line["text"])), _mark(line))
-                for line in own["lines"]
-                if not line.get("struck")
+                for line in shown.values()
             ]
+            return texts, list(shown), written
     record = asker.record(item.example)
     house = record["house"] | ({"density": wish.density} if wish.density else {})
     worked = asker.ask("work", item.example, house=house)
-    return [
+    texts = [line["text"] for line in worked["lines"]]
+    written = [
         Written(math_of(line["text"]), pieces_of(line["parts"]), _mark(line))
         for line in worked["lines"]
     ]
+    return texts, list(range(1, len(texts) + 1)), written
 
 
 def _mark(line: dict[str, Any]) -> Any:
@@ -181,11 +186,12 @@ def _math_of_line(line: dict[str, Any]) -> Math:
     return math_of(line.get("mathematics") or line["text"])
 
 
-def _leavings(asker: Asker, item: SetItem) -> list[Leaving]:
-    found = asker.ask("forks", item.example)["forks"]
+def _leavings(asker: Asker, item: SetItem, texts: list[str], numbers: list[int]) -> list[Leaving]:
+    """Return where students leave the lines *texts*, by the place among those that are shown."""
+    found = asker.ask("forks", item.example, lines=texts)["forks"]
     return [
         Leaving(
-            fork["after"],
+            sum(number <= fork["after"] for number in numbers),
             fork["name"],
             math_of(fork["wrong"]),
             math_of(fork["ends_in"]) if fork["ends_in"] else None,

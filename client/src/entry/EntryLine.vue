@@ -2,7 +2,7 @@
 /** Where a line is typed, on the spine: its stop judges while one types, Enter keeps it. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { field as kind, toggleField } from '@/shared/composables/field'
-import { useKeys } from '@/shared/composables/useKeys'
+import { keyName } from '@/shared/composables/useKeys'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import Stop from '@/spine/Stop.vue'
 import { isTag } from '@/spine/tracks'
@@ -80,16 +80,23 @@ function pasted(event: ClipboardEvent): void {
 }
 
 const insert = (sign: TypedSign) => field.value?.insert(sign.before, sign.behind)
-useKeys(Object.fromEntries(SIGNS.map((sign) => [sign.key, () => insert(sign)])))
+/** By key only into the line that has the cursor: another one may be open between others. */
+function byKey(event: KeyboardEvent): void {
+  const sign = SIGNS.find(({ key }) => key === keyName(event))
+  if (!sign) return
+  event.preventDefault()
+  insert(sign)
+}
 </script>
 
 <template>
   <div
     ref="row"
-    class="entry"
+    class="entry no-print"
     :data-mark="stop ? mark : 'empty'"
     :data-typed="text"
     :data-judged="stop && stop.mark !== 'waiting' ? stop.text : undefined"
+    @keydown="byKey"
   >
     <span class="number" aria-hidden="true">{{ number }}</span>
     <TypesetField

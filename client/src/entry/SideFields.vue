@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The line as it is typed where it will hang: left side, the stop, right side; `=` goes over. */
 import type { InputInstance } from 'element-plus'
-import { computed, ref, toRef } from 'vue'
+import { computed, ref } from 'vue'
 import { words } from '@/texts/en'
 import { useSides } from './useSides'
 
@@ -26,7 +26,7 @@ const { parts, isWhole, typed, pressed, replaceAll, insert, focus } = useSides(
     right: () => right.value?.input ?? undefined,
   },
 )
-defineExpose({ focus, insert, sign: computed(() => parts.value.sign), text: toRef(text) })
+defineExpose({ focus, insert, sign: computed(() => parts.value.sign) })
 
 function key(event: KeyboardEvent | Event): void {
   if (!(event instanceof KeyboardEvent) || event.isComposing) return
@@ -44,40 +44,38 @@ function pasted(event: ClipboardEvent): void {
   event.preventDefault()
   replaceAll(event.clipboardData?.getData('text') ?? '')
 }
+/** What both fields are alike in. */
+const alike = computed(() => ({
+  'aria-describedby': props.describedBy,
+  autocomplete: 'off',
+  spellcheck: false,
+  class: { side: true, whole: isWhole.value },
+  onKeydown: key,
+  onPaste: pasted,
+  onMousedown: () => (isWhole.value = false),
+}))
 </script>
 
 <template>
   <el-input
     v-if="!hangs"
     ref="left"
-    class="side left-side"
-    :class="{ whole: isWhole }"
+    v-bind="alike"
+    class="left-side"
     :model-value="parts.left"
     :aria-label="label"
-    :aria-describedby="describedBy"
     :placeholder="text ? '' : words.bench.entryHint"
-    autocomplete="off"
-    spellcheck="false"
     @input="(value: string) => typed('left', value)"
-    @keydown="key"
-    @paste="pasted"
-    @mousedown="isWhole = false"
   />
   <span class="at-stop"><slot /></span>
   <el-input
     ref="right"
-    class="side right-side"
-    :class="{ whole: isWhole }"
+    v-bind="alike"
+    class="right-side"
     :model-value="parts.right"
     :aria-label="hangs ? label : words.bench.rightSide(label)"
-    :aria-describedby="describedBy"
     :placeholder="hangs && !text ? words.bench.entryHint : ''"
-    autocomplete="off"
-    spellcheck="false"
     @input="(value: string) => typed('right', value)"
-    @keydown="key"
-    @paste="pasted"
-    @mousedown="isWhole = false"
   />
 </template>
 

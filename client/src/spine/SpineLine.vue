@@ -72,7 +72,13 @@ const whole = computed(() => {
       }}</span>{{ ' ' }}<SentenceText :text="line.words" :pieces="line.pieces" />
     </span>
   </div>
-  <div v-else class="line" :data-mark="line.mark" :data-chosen="chosen || undefined">
+  <div
+    v-else
+    class="line"
+    :class="{ tagged: isTag(line.sides) }"
+    :data-mark="line.mark"
+    :data-chosen="chosen || undefined"
+  >
     <span class="number">
       <span v-if="line.number" class="u-unseen">{{ words.spine.line }}</span>{{ line.number || '' }}
     </span>

@@ -39,12 +39,20 @@ def spelled(text: str, spelling: Spelling) -> str:
 
 
 def spelled_record(found: Any, spelling: Spelling) -> Any:
-    """Return an answer's record with its sentences and names spelt so; what somebody typed stays."""
+    """Return an answer's record with its sentences and names spelt so; what somebody typed stays.
+
+    A teacher's own error (its key begins with “own-”) is told in that teacher's words.
+    """
     if isinstance(found, list):
         return [spelled_record(one, spelling) for one in found]
-    if not isinstance(found, dict):
+    if not isinstance(found, dict) or _is_own_error(found):
         return found
     return {key: _under(key, value, spelling) for key, value in found.items()}
+
+
+def _is_own_error(found: dict[str, Any]) -> bool:
+    keys = (found.get("id"), found.get("error"))
+    return "name" in found and any(isinstance(k, str) and k.startswith("own-") for k in keys)
 
 
 def _under(key: str, value: Any, spelling: Spelling) -> Any:

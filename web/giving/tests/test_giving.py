@@ -14,7 +14,7 @@ from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
 from sets.models import ProblemSet
 
 from giving.records import Wish
-from giving.sheets import sheet_of
+from giving.sheets import MOST_ROOM, sheet_of, sheets_of
 
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "item.xsd"
 KINDS = ("handout", "short", "key", "mistakes", "choices", "slides")
@@ -192,3 +192,41 @@ def test_what_students_get_comes_without_answers_and_apologies(
     assert ("Key: " in text) is (kind != "handout")
     for told in ("right", "instead", "cannot", "meaning", "should be"):
         assert told not in students
+
+
+def test_a_fork_stands_at_the_line_of_the_key_that_it_leaves(ada: ApiClient) -> None:
+    lines = ["~~3x - 2 = 9~~", "3x - 6 = 9", "3x = 15", "x = 5"]
+    mine = ada.set_of({**LINEAR, "lines": lines})
+    stored = ProblemSet.objects.get(pk=mine["id"])
+    for density in (None, "key"):  # one's own lines without the one crossed out, and worked ones
+        (item,) = sheet_of(stored, Wish("key", forks=True, density=density)).items
+        shown = ["3(x - 2) = 9", *(line.math.text for line in item.lines)]
+        assert "3x - 2 = 9" not in shown
+        assert item.leavings
+        for leaving in item.leavings:
+            task = {"task": "solve", "given": shown[leaving.after], "lines": [leaving.wrong.text]}
+            (line,) = ada.call("POST", "/algebra/check", task).json()["lines"]
+            assert line["error"]["name"] == leaving.name
+
+
+def test_all_versions_come_in_one_file_each_with_its_letter(ada: ApiClient) -> None:
+    first = ada.set_of(LINEAR, title="Quay")
+    ada.call("POST", f"/sets/{first['id']}/versions", {"count": 2, "seed": 5})
+    stored = ProblemSet.objects.get(pk=first["id"])
+    whole = [sheet.form for sheet in sheets_of(stored, Wish("handout", versions=True))]
+    assert whole == ["A", "B", "C"]
+    last = ProblemSet.objects.get(form="C")
+    again = [sheet.form for sheet in sheets_of(last, Wish("handout", versions=True))]
+    assert again == whole
+    assert len(sheets_of(last, Wish("handout"))) == 1
+    pages = json.loads(_get(ada, f"{first['id']}/preview/handout?versions=true"))["pages"]
+    assert len(pages) == 3
+
+
+def test_answer_space_fits_on_a_page_whatever_the_marks(ada: ApiClient) -> None:
+    many = ada.set_of(LINEAR)
+    stored = ProblemSet.objects.get(pk=many["id"])
+    stored.items.update(marks=100)
+    (item,) = sheet_of(stored, Wish("handout")).items
+    assert item.room == MOST_ROOM
+    assert len(json.loads(_get(ada, f"{many['id']}/preview/handout"))["pages"]) == 1

@@ -25,6 +25,7 @@ const props = defineProps<{
 }>()
 
 const spine = useTemplateRef<InstanceType<typeof BenchSpine>>('spine')
+const problem = useTemplateRef<InstanceType<typeof BenchProblem>>('problem')
 const side = useTemplateRef<InstanceType<typeof BenchSide>>('side')
 const bench = useBenchPlace(
   () => props.id,
@@ -56,7 +57,7 @@ useKeys({
     sideOpen.value = true
     void side.value?.nextStep()
   },
-  'Alt+T': () => document.querySelector<HTMLElement>('.task input')?.focus(),
+  'Alt+T': () => problem.value?.toTask(),
   'Alt+M': toggleField,
   'Alt+X': bench.cross,
   'Alt+G': () => (posing.value = true),
@@ -89,14 +90,14 @@ useKeys({
       <FailureNote :message="saving.refusal.value" @again="saving.save" />
       <FailureNote :message="working.refusal.value" @again="working.again" />
       <WaitFor v-if="!notOpened" :pending="bench.isOpening.value" failure="">
-        <BenchProblem :bench="bench" :shows-pose="showsPose" />
+        <BenchProblem ref="problem" :bench="bench" :shows-pose="showsPose" />
         <BenchSpine ref="spine" :bench="bench" :lights="lights" :shows-pose="showsPose" />
       </WaitFor>
     </main>
     <BenchSide
       v-show="!isNarrow || sideOpen"
       ref="side"
-      class="side"
+      class="side no-print"
       :bench="bench"
       :lights="lights"
       :shows-pose="showsPose"

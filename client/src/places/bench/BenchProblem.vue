@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The problem over the spine: being posed, or as it stands, with what is asked for. */
+import { useTemplateRef } from 'vue'
 import PoseProblem from './PoseProblem.vue'
 import ProblemBar from './ProblemBar.vue'
 import type { BenchPlace } from './useBenchPlace'
@@ -12,6 +13,8 @@ const props = defineProps<{
 
 const { content, posing, asks, saving, judging } = props.bench
 const { inspected } = judging
+const bar = useTemplateRef<InstanceType<typeof ProblemBar>>('bar')
+defineExpose({ toTask: () => bar.value?.toTask() })
 </script>
 
 <template>
@@ -24,6 +27,7 @@ const { inspected } = judging
   />
   <ProblemBar
     v-else
+    ref="bar"
     :content="content"
     :inspected="inspected"
     :asks="asks"

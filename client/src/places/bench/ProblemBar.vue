@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Over the spine: what is asked, as an instruction stands over a problem; which task is meant, where it could be two. */
 import type { Schemas } from '@/api/client'
+import type { SelectInstance } from 'element-plus'
+import { useTemplateRef } from 'vue'
 import type { Content } from '@/example/content'
 import { words } from '@/texts/en'
 import AmbiguousReading from './AmbiguousReading.vue'
@@ -19,12 +21,15 @@ const emit = defineEmits<{
 }>()
 
 const TASKS = ['solve', 'evaluate', 'simplify', 'expand', 'factor', 'domain', 'study'] as const
+const select = useTemplateRef<SelectInstance>('select')
+defineExpose({ toTask: () => select.value?.focus() })
 const meant = (task: Content['task']) => emit('change', { task })
 </script>
 
 <template>
-  <section class="bar">
+  <section class="bar no-print">
     <el-select
+      ref="select"
       class="task"
       :model-value="content.task"
       :aria-label="words.bench.taskLabel"

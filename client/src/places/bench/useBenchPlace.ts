@@ -24,7 +24,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   const posing = ref(false)
   const forking = ref(false)
   const forks = useForks(content, forking)
-  /** The line whose forks are drawn (0: the given): the one that was asked for, or chosen, or the last. */
+  /** The line whose forks are drawn (0: the given): the one that was asked for, or chosen, or the first that any leave. */
   const forkAsked = ref<number | null>(null)
   const forkedAt = computed(() => {
     if (forkAsked.value !== null) return Math.min(forkAsked.value, content.value.lines.length)

@@ -97,7 +97,7 @@ useKeys({
         </template>
       </WaitFor>
     </main>
-    <aside class="side" :aria-label="words.sets.details">
+    <aside class="side no-print" :aria-label="words.sets.details">
       <ItemDetails
         v-if="picked && chosen !== null"
         v-model:instruction="picked.instruction"

@@ -15,7 +15,7 @@ defineEmits<{ named: [name: string] }>()
 </script>
 
 <template>
-  <section class="work-head" :aria-label="words.save.head">
+  <section class="work-head no-print" :aria-label="words.save.head">
     <h1 class="u-unseen">{{ name || untitled }}</h1>
     <el-input
       v-model="name"

@@ -6,6 +6,7 @@ import pytest
 
 from uchuu_core import check, problem_from
 from uchuu_core.checking.tests.papers import PAPERS
+from uchuu_core.notation import latex, read
 
 _NON_NEGATIVE = {"house": {"radicals": "non-negative"}}
 FALSE_ONCE: list[tuple[str, str, list[str], list[str], dict[str, Any]]] = [
@@ -104,6 +105,17 @@ def test_a_solution_that_the_answer_lacks_is_put_into_the_original_too() -> None
     assert [(c["value"], c["holds"], c.get("missing", False)) for c in found] == [
         ("x = 11", True, False),
         ("x = 0", True, True),
+    ]
+
+
+@pytest.mark.parametrize("line", ["x = 3 or x = -2", "x = -2 or x = 3"])
+def test_candidates_are_checked_in_the_order_in_which_they_are_written(line: str) -> None:
+    lines = ["x + 6 = x^2", line, "x = 3"]  # the one that was left out too
+    record = {"task": "solve", "given": "sqrt(x + 6) = x", "lines": lines}
+    found = check(problem_from(record))["checks"]
+    assert [one["value"] for one in found] == line.split(" or ")
+    assert [one["value_latex"].replace(" ", "") for one in found] == [
+        latex(read(one["value"])) for one in found
     ]
 
 

@@ -40,6 +40,8 @@ def test_only_what_is_said_is_spelt_not_what_somebody_wrote() -> None:
         "reasons": ["factoring"],
         "parts": [{"text": "factoring "}, {"math": {"text": "factoring"}}],
         "lines": [{"text": "factoring", "name": "factoring"}],
+        "apart": {"id": "own-3", "name": "Forgets while factoring", "says": "factoring"},
+        "error": "own-3",
     }
     assert spelled_record(found, "uk") == {
         "text": "factoring",
@@ -47,6 +49,8 @@ def test_only_what_is_said_is_spelt_not_what_somebody_wrote() -> None:
         "reasons": ["factorising"],
         "parts": [{"text": "factorising "}, {"math": {"text": "factoring"}}],
         "lines": [{"text": "factoring", "name": "factorising"}],
+        "apart": found["apart"],
+        "error": "own-3",
     }
 
 

@@ -5,6 +5,7 @@ from typing import Any
 import pytest
 
 from uchuu_core import Failure, Problem, find_the_mistake, proof, work
+from uchuu_core.notation import latex, read
 from uchuu_core.proofing.proof import repeats
 from uchuu_core.tests.support.cases import cases
 
@@ -69,6 +70,8 @@ def test_a_planted_mistake_is_found_at_its_line_and_mended() -> None:
         assert (item["status"], item["line"]) == ("wrong", found["mistake_at"]), item["given"]
         assert item["error"] == found["error"]
         assert item["task"] and item["correction"]
+        typeset = [latex(read(text)) for text in item["correction"]]
+        assert item["correction_latex"] == typeset
         mended = Problem(item["task"], item["given"], lines=tuple(item["correction"]))
         again = proof(
             _key([({"task": item["task"], "given": item["given"]}, list(mended.lines))]), DEFAULTS
