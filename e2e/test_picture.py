@@ -48,6 +48,7 @@ def test_nothing_moves_by_itself_on_the_bench_in_show_and_in_a_set(page: Page) -
     assert _settled(page) <= MOST_SHIFT
     page.goto("/sets")
     page.get_by_role("link", name="Equations that climb").click()
+    expect(page.locator(".dot").first).to_be_visible()
     expect(page.locator(".dot[data-unknown=true]")).to_have_count(0)
     page.goto(page.url)
     expect(page.locator(".dot").first).to_be_visible()

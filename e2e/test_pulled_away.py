@@ -6,7 +6,7 @@ from contextlib import suppress
 
 import pytest
 from bench_page import Bench, found_example, sign_in
-from playwright.sync_api import BrowserContext, Error, Locator, Page, Route, expect
+from playwright.sync_api import BrowserContext, Error, Locator, Page, Request, Route, expect
 
 Act = Callable[[Page], Callable[[], None]]
 """Gets ready while all is well; what it returns acts, and ``DONE`` holds what is there afterwards."""
@@ -51,13 +51,13 @@ def a_new_set(page: Page) -> Callable[[], None]:
     page.goto("/sets")
     start = page.get_by_role("button", name="Start a set")
     expect(start).to_be_enabled()
-    return start.click
+    return lambda: _pressed(start)
 
 
 def a_list(page: Page) -> Callable[[], None]:
     page.goto("/sets")
     expect(page.get_by_role("table").first).to_be_visible()
-    return page.get_by_role("link", name="Examples").click
+    return lambda: _pressed(page.get_by_role("link", name="Examples"))
 
 
 def an_example_opened(page: Page) -> Callable[[], None]:
@@ -80,7 +80,7 @@ def an_own_error(page: Page) -> Callable[[], None]:
     page.get_by_placeholder("sqrt(a) - sqrt(b)").fill("a/2")
     keep = page.get_by_role("button", name="Save")
     expect(keep).to_be_enabled()
-    return keep.click
+    return lambda: _pressed(keep)
 
 
 def a_key(page: Page) -> Callable[[], None]:
@@ -121,6 +121,32 @@ def _typed(where: Locator, text: str, key: str) -> None:
 def _pressed(where: Locator) -> None:
     """Press it, though a dialog may have come over it in this moment."""
     where.evaluate("(element) => element.click()")
+
+
+class Calls:
+    """The calls to the server that are under way: an action is taken when nothing else can fail before it."""
+
+    def __init__(self, page: Page) -> None:
+        """Count the calls of *page* from now on."""
+        self._page = page
+        self._open: set[Request] = set()
+        page.on("request", self._began)
+        page.on("requestfinished", self._over)
+        page.on("requestfailed", self._over)
+
+    def _began(self, request: Request) -> None:
+        if "/api/" in request.url:
+            self._open.add(request)
+
+    def _over(self, request: Request) -> None:
+        self._open.discard(request)
+
+    def ended(self) -> None:
+        """Wait until none is under way, and none has begun for a moment."""
+        quiet = 0
+        while quiet < 3:
+            self._page.evaluate("() => new Promise((done) => setTimeout(done, 100))")
+            quiet = 0 if self._open else quiet + 1
 
 
 AWAY = {"code": "database-away", "message": "The database does not answer.", "at": None}
@@ -165,8 +191,10 @@ def test_what_is_pulled_away_is_said_and_the_action_is_done_when_it_is_back(
     page: Page, window: BrowserContext, action: str, trouble: str
 ) -> None:
     sign_in(page)
+    calls = Calls(page)
     ready, done = ACTIONS[action]
     act = ready(page)
+    calls.ended()
     _pull(trouble, page, window)
     act()
     said = page.locator("[role=alert], [role=dialog], [role=status]:has-text('not saved')")

@@ -28,7 +28,7 @@ const places = [
         <circle cx="9" cy="12" r="5.5" fill="currentColor" />
         <path d="M14 13c4 1 5 3.500 5 9" fill="none" stroke="#f0b49c" stroke-width="2" />
       </svg>
-      {{ words.product }}
+      <span class="name">{{ words.product }}</span>
     </span>
     <router-link
       v-for="place in places"
@@ -68,7 +68,10 @@ const places = [
     white-space: nowrap;
   }
   .rail > * {
-    padding: var(--space-2) var(--space-3);
+    padding: var(--space-2);
+  }
+  .rail .name {
+    display: none;
   }
   .rail .first {
     margin: 0 0 0 auto;

@@ -19,4 +19,9 @@ const unit = defineModel<string>('unit', { required: true })
   grid-template-columns: 10.5rem minmax(0, 1fr);
   gap: var(--space-5);
 }
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

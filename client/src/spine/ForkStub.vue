@@ -20,10 +20,10 @@ defineEmits<{ open: [] }>()
     :title="words.forks.leave(count)"
     @click="$emit('open')"
   >
-    <svg viewBox="0 0 46 26" aria-hidden="true">
-      <path class="curve" d="M1 0C1 9 8 14 20 14" />
-      <path class="mark" d="M33 1.500 44.500 13 33 24.500 21.500 13Z" />
-      <text x="33" y="17.500" text-anchor="middle">{{ count }}</text>
+    <svg viewBox="0 0 28 24" aria-hidden="true">
+      <path class="curve" d="M1 0C1 8 3 12 8 12" />
+      <path class="mark" d="M17.500 2.500 27 12 17.500 21.500 8 12Z" />
+      <text x="17.500" y="16" text-anchor="middle">{{ count }}</text>
     </svg>
   </button>
 </template>
@@ -31,9 +31,9 @@ defineEmits<{ open: [] }>()
 <style scoped>
 .stub {
   z-index: 2;
-  width: 2.9rem;
-  height: 1.6rem;
-  margin: 0 0 -0.8rem calc(var(--spine-width) / 2 - 1px);
+  width: 1.75rem;
+  height: 1.5rem;
+  margin: 0 0 -0.75rem calc(var(--spine-width) / 2 - 1px);
   padding: 0;
   border: 0;
   background: none;
@@ -56,7 +56,7 @@ defineEmits<{ open: [] }>()
 text {
   fill: var(--leave);
   font:
-    700 12px 'Plain Zero',
+    700 11px 'Plain Zero',
     'Atkinson Hyperlegible',
     sans-serif;
 }

@@ -21,6 +21,25 @@ const WIDEST = [0, 0, 44, 14, 14]
 const same = (one: Track, other: Track) =>
   one.left === other.left && one.sign === other.sign && one.right === other.right
 
+/** Whether a track states a value that is given in LaTeX. */
+function isValue({ left, sign, right }: Track, latex: string): boolean {
+  const spaceless = (one: string) => one.replace(/\s/g, '')
+  return spaceless(`${left}${sign}${right}`) === spaceless(latex)
+}
+
+/** Whether a line, or one of its tracks, states a value that is given in LaTeX. */
+export function states(line: StopLine, latex: string): boolean {
+  const tracks = line.sides?.tracks ?? (line.sides ? [line.sides] : [])
+  return tracks.some((track) => isValue(track, latex))
+}
+
+/** The candidates that do not check in the original, in LaTeX. */
+export function failingOf(checks: readonly components['schemas']['CandidateCheck'][]): string[] {
+  return checks.filter((check) => !check.holds).map((check) => check.value_latex)
+}
+
+const isCheck = ({ mark }: StopLine) => mark === 'check' || mark === 'fails'
+
 /** Whether a line is no relation but states a feature: its stop is a tag, without a sign. */
 export function isTag(sides: StopLine['sides']): boolean {
   return !!sides?.right && !sides.sign
@@ -42,10 +61,8 @@ export function divisions(
   lines: readonly StopLine[],
   failing: readonly string[] = [],
 ): (Division | null)[] {
-  const spaceless = (latex: string) => latex.replace(/\s/g, '')
-  const failed = failing.map(spaceless)
-  const lastOf = ({ left, sign, right }: Track) =>
-    failed.includes(spaceless(`${left}${sign}${right}`)) ? 'ends' : 'last'
+  const lastOf = (track: Track) =>
+    failing.some((value) => isValue(track, value)) ? 'ends' : 'last'
   return lines.map((line, index) => {
     const tracks = tracksOf(line)
     if (tracks.length < 2) return null
@@ -53,7 +70,7 @@ export function divisions(
     const below = lines[index + 1]
     const goesOn = !!above && tracksOf(above).length === tracks.length
     const isOn = tracksOf(below).length === tracks.length
-    const next = lines.slice(index + 1).find((one) => !one.beside && one.sides)
+    const next = lines.slice(index + 1).find((one) => !one.beside && one.sides && !isCheck(one))
     const kept = next?.sides ? (next.sides.tracks ?? [next.sides]) : []
     const isLeftOut = (track: Track) =>
       kept.some((one) => tracks.some((other) => same(one, other))) &&

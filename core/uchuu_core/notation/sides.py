@@ -56,9 +56,13 @@ def sides(line: Line) -> Sides:
 
 
 def both_signs(relation: Relation) -> tuple[Relation, Relation] | None:
-    """Return the two relations that the one ± on the right of *relation* stands for; None without one."""
+    """Return the two relations that a ± on the right of *relation* stands for; None without one.
+
+    Only where the ± is the last thing that is done there, and the only one: a formula under one bar
+    stays whole.
+    """
     signs = [sign for part in parts(relation) for sign in _signs(part)]
-    if signs.count("+-") != 1 or any("+-" in _signs(part) for part in parts(relation.left)):
+    if signs.count("+-") != 1 or "+-" not in _signs(relation.right):
         return None
     plus, minus = (rebuild(relation.right, _with_sign(sign)) for sign in ("+", "-"))
     return (

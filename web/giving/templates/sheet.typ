@@ -66,6 +66,7 @@
   columns: if item.choices.all(c => c.math.text.len() < 22) { (1fr, 1fr, 1fr, 1fr) } else { (1fr, 1fr) },
   row-gutter: 3mm,
   column-gutter: 3mm,
+  align: horizon,
   ..item.choices.map(c => grid(columns: (6mm, 1fr), align: horizon, strong(c.letter + ")"), fit(cell(c.math)))),
 ))
 
@@ -81,7 +82,7 @@
 }
 
 #let short-of(item) = pad(left: 9mm, top: 1mm, if item.features.len() > 0 {
-  grid(columns: (1fr, 1fr), row-gutter: 2.5mm, column-gutter: 4mm, ..item.features.map(f => fit(cell(f))))
+  grid(columns: (1fr, 1fr), align: horizon, row-gutter: 2.5mm, column-gutter: 4mm, ..item.features.map(f => fit(cell(f))))
 } else if item.answer != none { fit(cell(item.answer)) })
 
 // A worked key may go over to the next page between two of its lines; everything else stays together.
@@ -97,10 +98,14 @@
 
 #let title-of(sheet) = {
   text(15pt, weight: "bold")[#sheet.title #if sheet.form != "" { text(fill: quiet)[· #sheet.form] }]
-  h(1fr)
   if sheet.what in ("handout", "choices", "mistakes") {
-    text(10pt)[#words.name #blank(46mm) #h(2mm) #words.class #blank(14mm) #h(2mm) #words.date #blank(20mm)]
-  } else { text(10pt, fill: quiet, words.at(sheet.what)) }
+    linebreak()
+    v(1mm)
+    text(10pt)[#words.name #blank(1fr) #h(2mm) #words.class #blank(22mm) #h(2mm) #words.date #blank(28mm)]
+  } else {
+    h(1fr)
+    text(10pt, fill: quiet, words.at(sheet.what))
+  }
 }
 
 // What stands behind what students get: the right choices, the mistakes and their lines.

@@ -5,6 +5,7 @@ import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import EntryLine from '@/entry/EntryLine.vue'
 import { hasSign } from '@/entry/sides'
+import { failingOf } from '@/spine/tracks'
 import LineList from './LineList.vue'
 import type { BenchPlace } from './useBenchPlace'
 import type { Lights } from './useLights'
@@ -26,11 +27,7 @@ const hangs = computed(() =>
   given.value?.sides ? !given.value.sides.left : !hasSign(given.value?.text ?? ''),
 )
 /** What the check in the original strikes. */
-const failing = computed(() =>
-  (judging.checked.value?.checks ?? [])
-    .filter((check) => !check.holds)
-    .map((check) => check.value_latex),
-)
+const failing = computed(() => failingOf(judging.checked.value?.checks ?? []))
 const rest = computed(() => {
   if (!content.value.lines.length) return words.bench.noLinesSays
   const answer = judging.checked.value?.answer

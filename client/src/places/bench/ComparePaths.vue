@@ -133,10 +133,14 @@ const says = computed(() => {
   overflow-y: auto;
 }
 ol {
-  --spine-columns: 1rem minmax(0, 1fr) var(--spine-width) minmax(0, 1.3fr) minmax(7rem, 0.9fr);
   list-style: none;
   margin: var(--space-3) 0;
   padding: 0;
+}
+@media (max-width: 900px) {
+  .paths {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 li[data-shared='same'] {
   background: var(--lit);

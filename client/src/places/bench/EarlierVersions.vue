@@ -79,4 +79,9 @@ small {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+@media (max-width: 900px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -104,4 +104,9 @@ function bringBack({ name, before, after, when, says }: Own): Promise<boolean> {
   margin: 0;
   font-size: var(--type-body);
 }
+@media (max-width: 900px) {
+  .own-row {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

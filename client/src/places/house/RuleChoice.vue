@@ -64,4 +64,9 @@ figure {
   justify-items: start;
   align-content: start;
 }
+@media (max-width: 900px) {
+  .rule {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

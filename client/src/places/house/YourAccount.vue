@@ -125,4 +125,9 @@ li {
   gap: var(--space-4);
   align-items: baseline;
 }
+@media (max-width: 900px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -48,6 +48,7 @@ function print(): void {
 <style scoped>
 .ways {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: var(--space-3);
 }

@@ -83,9 +83,9 @@ const COUNTS = [
         <template v-else-if="facts && score === null">{{ words.sets.unknown }}</template>
         <b v-else-if="set.jumps.value.includes(index)">{{ words.sets.jump }}</b>
         <template v-else-if="score !== null">{{ words.sets.hard(score) }}</template>
-        <template v-if="repeat">
-          · {{ (repeat.how === 'same' ? words.sets.same : words.sets.repeats)(repeat.of + 1) }}
-        </template>
+        <small v-if="repeat">
+          {{ (repeat.how === 'same' ? words.sets.same : words.sets.repeats)(repeat.of + 1) }}
+        </small>
       </span>
     </span>
   </li>

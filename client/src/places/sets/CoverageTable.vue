@@ -109,6 +109,13 @@ td[data-cell='revealed']::before,
 td[data-cell='used']::before {
   background: var(--ink);
 }
+@media (forced-colors: active) {
+  td[data-cell='revealed']::before,
+  td[data-cell='used']::before {
+    forced-color-adjust: none;
+    background: CanvasText;
+  }
+}
 .count {
   padding-left: var(--space-3);
 }

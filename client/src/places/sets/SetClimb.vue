@@ -51,45 +51,48 @@ defineExpose({ choose })
 </script>
 
 <template>
-  <div class="columns" aria-hidden="true">
-    <span>{{ words.sets.problem }}</span>
-    <span class="counts"
-      ><i>{{ words.sets.marks }}</i
-      ><i>{{ words.sets.minutes }}</i></span
-    >
-    <span class="scale"
-      ><i>{{ words.sets.easier }}</i
-      ><i>{{ words.sets.harder }}</i></span
-    >
-  </div>
-  <div class="climb">
-    <ol>
-      <ClimbItem
-        v-for="(item, index) in items.slice(0, drawn)"
-        :key="item.example.id"
-        :ref="(row) => row && (rows[index] = row as unknown as { focus: () => void })"
-        v-model:marks="item.marks"
-        v-model:minutes="item.minutes"
-        :set="set"
-        :item="item"
-        :index="index"
-        :across="across(index)"
-        :chosen="chosen === index"
-        @choose="chosen = index"
-        @go="choose"
-        @remove="remove(index)"
-        @drag="dragged = index"
-        @drop-here="dropOn(index)"
-      />
-    </ol>
-    <svg
-      class="line"
-      :viewBox="`0 0 100 ${items.length * 10}`"
-      preserveAspectRatio="none"
-      aria-hidden="true"
-    >
-      <path :d="path" vector-effect="non-scaling-stroke" />
-    </svg>
+  <!-- the head stays as long as the climb is in sight -->
+  <div>
+    <div class="columns" aria-hidden="true">
+      <span>{{ words.sets.problem }}</span>
+      <span class="counts"
+        ><i>{{ words.sets.marks }}</i
+        ><i>{{ words.sets.minutes }}</i></span
+      >
+      <span class="scale"
+        ><i>{{ words.sets.easier }}</i
+        ><i>{{ words.sets.harder }}</i></span
+      >
+    </div>
+    <div class="climb">
+      <ol>
+        <ClimbItem
+          v-for="(item, index) in items.slice(0, drawn)"
+          :key="item.example.id"
+          :ref="(row) => row && (rows[index] = row as unknown as { focus: () => void })"
+          v-model:marks="item.marks"
+          v-model:minutes="item.minutes"
+          :set="set"
+          :item="item"
+          :index="index"
+          :across="across(index)"
+          :chosen="chosen === index"
+          @choose="chosen = index"
+          @go="choose"
+          @remove="remove(index)"
+          @drag="dragged = index"
+          @drop-here="dropOn(index)"
+        />
+      </ol>
+      <svg
+        class="line"
+        :viewBox="`0 0 100 ${items.length * 10}`"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
+        <path :d="path" vector-effect="non-scaling-stroke" />
+      </svg>
+    </div>
   </div>
   <p class="u-quiet">{{ words.sets.keys }}</p>
 </template>

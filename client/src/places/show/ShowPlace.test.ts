@@ -126,3 +126,35 @@ test('after the last line the check comes, candidate by candidate', async () => 
   expect(place.findAll('.words').at(-1)?.text()).toContain('does not balance')
   place.unmount()
 })
+
+test('the checks come before the line that leaves a candidate out, and strike its track', async () => {
+  const side = (value: string) => ({ left: 'x', sign: '=', right: value })
+  const both = { left: '', sign: '', right: 'x=2 or x=-2', tracks: [side('2'), side('-2')] }
+  const lines = [
+    { ...judged('x=2 or x=-2', 'ok'), sides: both },
+    { ...judged('x=2', 'ok'), sides: side('2') },
+  ]
+  const check = (value: string, holds: boolean) => ({
+    ...{ value, value_latex: value, left: '4', right: '4', holds, left_lines: [], right_lines: [] },
+    says: holds ? 'balances' : 'does not balance',
+  })
+  const checks = [check('x=2', true), check('x = -2', false)]
+  fakeServer((asked) => {
+    const body = server(asked).body as object
+    return asked.path.endsWith('/check') ? { body: { ...body, lines, checks } } : { body }
+  })
+  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  await flushPromises()
+  const tracks = () => place.findAll('.track').map((one) => one.attributes('data-below'))
+  const below: (string | undefined)[][] = []
+  for (let step = 0; step < 4; step += 1) {
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight' }))
+    await flushPromises()
+    below.push(tracks())
+  }
+  const marks = place.findAll('.line').map((row) => row.attributes('data-mark'))
+  expect(marks).toEqual(['given', 'ok', 'check', 'fails', 'ok'])
+  const open = ['last', 'last']
+  expect(below).toEqual([open, open, ['last', 'ends'], ['joins', 'ends']])
+  place.unmount()
+})

@@ -1,20 +1,16 @@
 <script setup lang="ts">
 /** Full window for the class: lines revealed by key, the next one asked for, forks opened and struck. */
-import { computed, nextTick, ref, watch } from 'vue'
+import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { writtenStops } from '@/example/stops'
 import { toggleTheme, useRoomLight } from '@/shared/composables/theme'
 import { useKeys } from '@/shared/composables/useKeys'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
-import { divisions, written as asWritten } from '@/spine/tracks'
-import type { StopLine } from '@/spine/types'
-import { readable } from '@/shared/logic/readable'
 import { words } from '@/texts/en'
 import ShowAside from './ShowAside.vue'
 import ShowBar from './ShowBar.vue'
-import { checkStops } from './checks'
 import { ask, back, fork, next, START } from './reveal'
+import { useBoard } from './useBoard'
 import { useExample } from './useExample'
 
 const props = defineProps<{
@@ -24,59 +20,15 @@ const props = defineProps<{
 
 const router = useRouter()
 useRoomLight()
-const { example, told, checked, forks, refusal, load } = useExample(() => props.id)
+const shown = useExample(() => props.id)
+const { example, told, refusal, load } = shown
 const now = ref(START)
 const lights = ref(true)
 const says = ref(true)
 const helps = ref(false)
 const current = ref<HTMLElement | null>(null)
 
-/** The check in the original comes last, candidate by candidate. */
-const checks = computed(() => checkStops(checked.value?.checks ?? []))
-const written = computed(() => Math.max(0, told.value.length - 1))
-const count = computed(() => written.value + (written.value ? checks.value.length : 0))
-const here = computed(() => forks.value.filter((item) => item.after === now.value.shown))
-const open = computed(() => (now.value.fork ? here.value[now.value.fork.index] : null))
-const question = computed(() => {
-  const asked = told.value[now.value.shown + 1]?.ask
-  return asked || (now.value.shown < written.value ? words.show.ask : words.show.askCheck)
-})
-/** How large the board's mathematics is: as the height has room, smaller where a side is long. */
-const fit = computed(() => {
-  const longest = Math.max(1, ...plain.value.map((stop) => readable(stop.text).length))
-  return Math.min(1, Math.max(0.5, 34 / longest))
-})
-
-const plain = computed<StopLine[]>(() => {
-  const given = told.value[0]
-  if (!given || !checked.value) return []
-  const all = writtenStops(checked.value.lines, example.value?.reasons)
-  const revealed = [...all, ...checks.value].slice(0, now.value.shown)
-  const first: StopLine = {
-    number: 0,
-    text: given.text,
-    mark: 'given',
-    sides: given.sides ?? null,
-    spoken: given.spoken ?? given.text,
-    words: '',
-  }
-  return [first, ...revealed].map((stop) => ({
-    ...stop,
-    words: says.value ? stop.words : '',
-    pieces: says.value || stop.mark === 'check' || stop.mark === 'fails' ? stop.pieces : [],
-  }))
-})
-/** The same; what is new on the last line is lit. */
-const stops = computed(() =>
-  plain.value.map((stop, index, all) =>
-    lights.value && index && index === all.length - 1
-      ? { ...stop, sides: told.value[index]?.lit ?? stop.sides }
-      : stop,
-  ),
-)
-const divided = computed(() =>
-  divisions(plain.value).map((division, index) => asWritten(division, stops.value[index]?.sides)),
-)
+const { stops, divided, question, fit, here, open, count } = useBoard(shown, now, lights, says)
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
 
 function leave(): void {
@@ -141,7 +93,7 @@ useKeys({
       <ShowAside
         v-if="now.asking || open"
         :question="now.asking ? question : ''"
-        :fork="open ?? null"
+        :fork="open"
         :struck="!!now.fork?.struck"
       />
       <p v-if="count === 0 && told.length" class="u-quiet">{{ words.show.noLines }}</p>

@@ -35,3 +35,5 @@ export function useExample(id: () => string) {
 
   return { example, told, checked, forks, refusal, load }
 }
+
+export type ShownExample = ReturnType<typeof useExample>
