@@ -59,7 +59,7 @@ class OwnError:
 
 @dataclass(frozen=True, slots=True)
 class Problem:
-    """One problem, as in the contract; ``lines`` only for ``check``.
+    """One problem, as in the contract; ``lines`` only for ``check``, ``answers`` only for ``place``.
 
     ``explained``: so many first lines need no law or error: the asker knows them.
     ``explains``: whether the last line's law or error is looked for; its verdict comes without.
@@ -80,6 +80,7 @@ class Problem:
     numbers: Literal["real", "complex"] = "real"
     house: House = House()
     lines: tuple[str, ...] = ()
+    answers: tuple[str, ...] = ()
     explains: bool = True
     explained: int = 0
     goes_on: bool = False
@@ -124,6 +125,7 @@ def problem_from(record: Any) -> Problem:
     problem = read_record(Problem, record)
     for listed, most, what in (
         (problem.lines, limits.LINES, "lines are read"),
+        (problem.answers, limits.ANSWERS, "answers are placed at once"),
         (problem.own, limits.OWN_ERRORS, "own errors are used at once"),
         (problem.seen, limits.SEEN_ERRORS, "earlier errors are taken into account"),
         (problem.avoid, limits.AVOIDED, "problems can be avoided"),

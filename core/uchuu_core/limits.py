@@ -21,6 +21,12 @@ DEGREE = 400
 ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200
+ANSWERS = 400
+"""Bare answers to one problem: a year of a school."""
+SCHEME_MARKS = 40
+"""Marks of one item's scheme."""
+MOST_WORTH = 100
+"""What one mark may be worth, and what an item may."""
 OWN_ERRORS = 40
 SEEN_ERRORS = 100
 """Errors that a student or class made before."""

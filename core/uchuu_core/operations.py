@@ -6,6 +6,7 @@ from typing import Any, get_type_hints
 
 from uchuu_core.answers.forked import ForkPath, Mistake
 from uchuu_core.answers.made import Climb, Examined, FamilyProblem
+from uchuu_core.answers.marked import Marked, Scheme
 from uchuu_core.answers.proofed import ProofItem
 from uchuu_core.answers.sentences import Notations
 from uchuu_core.answers.worked import Compared
@@ -21,10 +22,14 @@ from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.lawbook.spelling import Spelling, spelled_record
+from uchuu_core.marking.mark import Marking, mark
+from uchuu_core.marking.scheme import scheme
 from uchuu_core.notation import mathml, plain, read, shown, typst
 from uchuu_core.nudging.nudges import nudge
+from uchuu_core.placing.place import place
 from uchuu_core.proofing.items import Key, KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
+from uchuu_core.requests import read_record
 from uchuu_core.telling.tell import tell
 from uchuu_core.twinning.asked import twin
 from uchuu_core.twinning.climbs import climb
@@ -88,11 +93,32 @@ def _climb(record: dict[str, Any]) -> Climb:
     return {"run": climb(problem_from(record), record["count"])}
 
 
+def _marking(record: dict[str, Any]) -> Marking:
+    """Return how a paper is marked; a scheme may come as ``scheme`` answered it."""
+    made = record.get("scheme")
+    marks = made.get("marks") if isinstance(made, dict) else made
+    school = made.get("school") if isinstance(made, dict) else None
+    asked = {"school": school, **{k: v for k, v in record.items() if v is not None}, "marks": marks}
+    return read_record(Marking, asked)
+
+
+def _scheme(record: dict[str, Any]) -> Scheme:
+    asked = _marking(record)
+    return scheme(problem_from(record), asked.school, asked.worth)
+
+
+def _mark(record: dict[str, Any]) -> Marked:
+    return mark(problem_from(record), _marking(record))
+
+
 CONTRACT: dict[str, Operation] = {
     "check": _of_problem(check),
     "forks": _of_problem(forks),
     "inspect": _of_problem(inspect),
+    "mark": Operation(_mark, Marked),
     "nudge": _of_problem(nudge),
+    "place": _of_problem(place),
+    "scheme": Operation(_scheme, Scheme),
     "study": _of_problem(study),
     "twin": _of_problem(twin),
     "work": _of_problem(work),

@@ -48,7 +48,7 @@ class Entered(TypedDict):
 class CheckedLine(_Conditions, Entered):
     """One line with its verdict and what explains it.
 
-    ``adds``/``drops``: solutions that came or went. ``unmet``/``unmet_at``: the forms that are asked
+    ``law``: the last of the ``laws`` that are named. ``adds``/``drops``: solutions that came or went. ``unmet``/``unmet_at``: the forms that are asked
     for, and where they are not met. ``changed``: what is new on a wrong line that no error explains;
     ``copied``: what changed on the way, where that alone explains it. ``role``: only lines of the
     chain are judged against one another. ``back``: it follows from the last line that held. ``remark``:
@@ -62,6 +62,7 @@ class CheckedLine(_Conditions, Entered):
     proof: NotRequired[Proof]
     role: NotRequired[Role]
     law: NotRequired[str]
+    laws: NotRequired[list[str]]
     says: NotRequired[str]
     parts: NotRequired[list[Piece]]
     adds: NotRequired[list[str]]

@@ -3,6 +3,8 @@
 Follow-through: after a wrong line the rest is judged against what the student has.
 """
 
+from dataclasses import replace
+
 from uchuu_core import limits
 from uchuu_core.answers.checked import Answer, CandidateCheck, Checked, CheckedLine
 from uchuu_core.checking.chains import misused_equals
@@ -37,7 +39,7 @@ from uchuu_core.kernel.finished import ALONE, Unmet, unmet_forms
 from uchuu_core.kernel.finished import unmet as unmet_parts
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.written import number_text
-from uchuu_core.lawbook.says import listed, mathematics
+from uchuu_core.lawbook.says import Says, listed, mathematics
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.changes import changed_parts
@@ -103,6 +105,16 @@ def check(problem: Problem) -> Checked:
         "unexplained": turn.explained < len(steps),
         "explained": turn.explained,
     }
+
+
+def check_whole(problem: Problem) -> Checked:
+    """Return ``check`` with every line explained, also of a long paper; raises as ``check``."""
+    found = check(problem)
+    while found["unexplained"]:
+        known = found["explained"]
+        more = check(replace(problem, explained=known))
+        found = more | {"lines": found["lines"][:known] + more["lines"][known:]}
+    return found
 
 
 MOST_MISSING = 6
@@ -178,6 +190,7 @@ def _record(text: str, step: Step, context: Context) -> CheckedLine:
         record |= judgement.says.record()
         if judgement.says.law_or_none is not None:
             record["law"] = judgement.says.law.key
+            record["laws"] = _keys(judgement.says)
     return record
 
 
@@ -205,9 +218,13 @@ def _explain(record: CheckedLine, step: Step, written: Line, context: Context) -
             says = joined_by_method(context.posed, written, line, asked)
         says = says or said_at(context.posed, step.before, step.line, asked, context.ring)
     if says is not None:
-        record |= {"law": says.law.key, **says.record()}
+        record |= {"law": says.law.key, "laws": _keys(says), **says.record()}
     elif may_be_luck:
         _doubted(record, reproduced_with_more(step.before, step.line, moves_of(own)), own)
+
+
+def _keys(says: Says) -> list[str]:
+    return sorted(law.key for law in says.laws)
 
 
 def _doubted(record: CheckedLine, found: Found | None, own: tuple[OwnError, ...]) -> bool:

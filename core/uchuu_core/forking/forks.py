@@ -78,7 +78,7 @@ def forks(problem: Problem) -> Forks:
 def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
     """Return the forks of *example*, those that hide last, most common first."""
     by_line: dict[int, list[Candidate]] = {}
-    for candidate in _invited(example):
+    for candidate in invited(example):
         by_line.setdefault(candidate.after, []).append(candidate)
     found: dict[tuple[str, str], Fork] = {}
     for slip in example.slips:
@@ -90,7 +90,7 @@ def forks_of(example: Example, most: int = MOST_PER_LINE) -> list[Fork]:
             same = found.setdefault((fork.error, plain(fork.end)), fork)
             if _known(fork, example) < _known(same, example):  # due twice: where one warns of it
                 found[fork.error, plain(fork.end)] = fork
-    forked = [*found.values(), *_stopped(example)]
+    forked = [*found.values(), *stopped(example)]
     return sorted(forked, key=_place)
 
 
@@ -103,7 +103,8 @@ def _known(fork: Fork, example: Example) -> tuple[int, int]:
     return how_known(fork.error, fork.after, example.laws)
 
 
-def _invited(example: Example) -> list[Candidate]:
+def invited(example: Example) -> list[Candidate]:
+    """Return every wrong line that *example* invites, judged by nobody yet."""
     context, lines = example.context, example.lines
     found: list[Candidate] = []
     with suppress(NotRational, Undefined, Failure):
@@ -148,6 +149,14 @@ def _of_line(listed: list[Candidate], example: Example, most: int) -> Iterator[F
             hidden += fork.hidden
             lines[form] = fork
     yield from lines.values()
+
+
+def left_by(candidate: Candidate, context: Context) -> Judgement | None:
+    """Return the judgement of a line that is wrong and has this error's name; None where it is not so."""
+    judgement = _judged(candidate, context)
+    if judgement is None or judgement.verdict == "ok":
+        return None
+    return judgement if _is_named(candidate, judgement, context) else None
 
 
 def _judged(candidate: Candidate, context: Context) -> Judgement | None:
@@ -237,7 +246,7 @@ def _is_right(end: Line, context: Context) -> bool:
     return same_end(context.given, end, context) is True
 
 
-def _stopped(example: Example) -> Iterator[Fork]:
+def stopped(example: Example) -> Iterator[Fork]:
     """Yield the candidates that are kept although the original refuses them."""
     context = example.context
     if not context.is_equation:

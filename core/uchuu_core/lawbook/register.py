@@ -10,6 +10,7 @@ from uchuu_core.lawbook import (
     functions,
     judging,
     linear,
+    marking,
     noticing,
     numbers,
     quadratics,
@@ -31,6 +32,7 @@ CHAPTERS = (
     equations,
     functions,
     judging,
+    marking,
     noticing,
 )
 LAWS: dict[str, Law] = {

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 from importlib import resources
 
+from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.errors import (
     answers,
     common_factor,
@@ -79,6 +80,10 @@ def error_named(key: str) -> Move:
 def commonness(key: str) -> Common:
     """Return how often the error *key* is met; OFTEN for one that a teacher added."""
     return _BY_KEY[key].common if key in _BY_KEY else Common.OFTEN
+
+
+DUE: dict[str, Family] = {error.key: error.due for error in ERRORS}
+"""The families of laws that each error distorts; NONE: it is met anywhere."""
 
 
 @dataclass(frozen=True, slots=True)

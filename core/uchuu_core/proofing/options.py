@@ -1,6 +1,7 @@
 """The choices of a multiple-choice item: which are right, which are the same, which error each stands for."""
 
 from uchuu_core.answers.proofed import Option
+from uchuu_core.checking.bare_answers import as_answer
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.own_errors import wording_of
 from uchuu_core.checking.paper import check
@@ -32,15 +33,6 @@ def judged_options(
         records.append(record)
     _name_errors(records, trees, context)
     return records, _faults(records, trees, context, chosen)
-
-
-def as_answer(text: str, context: Context) -> str:
-    """Write a bare value as a value of the unknown, where an equation is solved."""
-    if not context.is_equation or not context.unknown or any(sign in text for sign in "=<>≤≥≠∈{:"):
-        return text
-    if any(word in text.lower() for word in ("solution", "real", "all", "none", "∅", "no ")):
-        return text
-    return f"{context.unknown} = {text}"
 
 
 def _is_right(text: str, context: Context) -> bool | None:

@@ -8,13 +8,14 @@ from typing import Any, Literal, get_args
 
 from uchuu_core.answers.proofed import Proofed, ProofItem, Repeats, Status
 from uchuu_core.answers.worked import Worked, WorkedLine
+from uchuu_core.checking.bare_answers import as_answer
 from uchuu_core.checking.context import context_of
-from uchuu_core.checking.paper import check
+from uchuu_core.checking.paper import check_whole
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.notation import latex, read
 from uchuu_core.proofing.items import KeyItem, items_of
-from uchuu_core.proofing.options import as_answer, judged_options
+from uchuu_core.proofing.options import judged_options
 from uchuu_core.tree.shape import structure, unnamed
 from uchuu_core.working.problem import work
 
@@ -155,11 +156,7 @@ def _correction(item: KeyItem, worked: Worked) -> list[WorkedLine]:
 
 
 def _judge(report: ProofItem, problem: Problem) -> None:
-    found = check(problem)
-    while found["unexplained"]:
-        known = found["explained"]
-        more = check(replace(problem, explained=known))
-        found = more | {"lines": found["lines"][:known] + more["lines"][known:]}
+    found = check_whole(problem)
     report["lines"] = [
         {
             "text": line["text"],

@@ -37,6 +37,7 @@ def test_every_sentence_is_said_by_somebody() -> None:
             continue
         tree = ast.parse(path.read_text("utf-8"))
         used |= {node.id for node in ast.walk(tree) if isinstance(node, ast.Name)}
+        used |= {node.attr for node in ast.walk(tree) if isinstance(node, ast.Attribute)}
 
     for key in SENTENCES:
         assert key.partition("/")[2].upper().replace("-", "_") in used, key
