@@ -67,6 +67,12 @@ class ForkIn(ProblemIn):
     wrong: str = Field(max_length=20_000)
 
 
+class AnswersIn(ProblemIn):
+    """A problem and the answers that came in, one a text; its own lines are the example, if it has some."""
+
+    answers: list[Annotated[str, Field(max_length=2000)]] = Field(max_length=400)
+
+
 class MistakeIn(ProblemIn):
     """A problem, and the error to plant (None: a common one, by the seed)."""
 

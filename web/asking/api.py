@@ -3,7 +3,7 @@
 from typing import Any
 
 from algebra import pool
-from algebra.schemas import CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
+from algebra.schemas import AnswersIn, CompareIn, ErrorEntry, ForkIn, MistakeIn, ProblemIn, Text
 from algebra.turns import Gone
 from api.auth import teacher_of
 from api.failures import FailureRecord
@@ -98,6 +98,12 @@ def forks(request: HttpRequest, body: ProblemIn) -> HttpResponse:
 def fork(request: HttpRequest, body: ForkIn) -> HttpResponse:
     """Carry one wrong line on to its end by the same method."""
     return _asked("fork", request, body)
+
+
+@router.post("/place", response=_answers("place"))
+def place(request: HttpRequest, body: AnswersIn) -> HttpResponse:
+    """Group answers that came in, and set each group where it belongs on the example."""
+    return _asked("place", request, body)
 
 
 @router.post("/choices", response=_answers("choices"))

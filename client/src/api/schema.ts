@@ -544,6 +544,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Place
+         * @description Group answers that came in, and set each group where it belongs on the example.
+         */
+        post: operations["asking_api_place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/choices": {
         parameters: {
             query?: never;
@@ -2095,7 +2115,7 @@ export interface components {
          * CheckedLine
          * @description One line with its verdict and what explains it.
          *
-         *     ``adds``/``drops``: solutions that came or went. ``unmet``/``unmet_at``: the forms that are asked
+         *     ``law``: the last of the ``laws`` that are named. ``adds``/``drops``: solutions that came or went. ``unmet``/``unmet_at``: the forms that are asked
          *     for, and where they are not met. ``changed``: what is new on a wrong line that no error explains;
          *     ``copied``: what changed on the way, where that alone explains it. ``role``: only lines of the
          *     chain are judged against one another. ``back``: it follows from the last line that held. ``remark``:
@@ -2140,6 +2160,8 @@ export interface components {
             role?: "chain" | "check" | "side" | "operation" | "remark";
             /** Law */
             law?: string;
+            /** Laws */
+            laws?: string[];
             /** Says */
             says?: string;
             /** Parts */
@@ -2936,6 +2958,125 @@ export interface components {
             most?: number | null;
             /** Wrong */
             wrong: string;
+        };
+        /**
+         * Explained
+         * @description A wrong line after line ``after`` (0: the given) that ends in the answer.
+         *
+         *     ``also``: the second error, where two were made on the way; ``method``: where it leaves the lines of
+         *     another method than the example's. ``says``: what to say to somebody who wrote it.
+         */
+        Explained: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** After */
+            after: number;
+            /** Wrong */
+            wrong: string;
+            /** Wrong Latex */
+            wrong_latex: string;
+            /** Also */
+            also?: string;
+            /** Also Name */
+            also_name?: string;
+            /** Method */
+            method?: string;
+        };
+        /**
+         * Placed
+         * @description Answers in groups, the largest first; ``lines``: the example on which they are placed.
+         *
+         *     ``numbers``: on which written line each of them stands, remarks counted; the given is 0.
+         */
+        Placed: {
+            /** Groups */
+            groups: components["schemas"]["PlacedGroup"][];
+            /** Lines */
+            lines: components["schemas"]["Reading"][];
+            /** Numbers */
+            numbers: number[];
+        };
+        /**
+         * PlacedGroup
+         * @description Equal answers. ``members``: their places among the answers; ``errors``: most likely first.
+         *
+         *     ``tells_apart``: the line to ask for where several errors end in this answer; ``tells_after`` its
+         *     number less one.
+         */
+        PlacedGroup: {
+            /** Members */
+            members: number[];
+            /** Value */
+            value: string;
+            /** Latex */
+            latex: string;
+            /** Spoken */
+            spoken: string;
+            /**
+             * Where
+             * @enum {string}
+             */
+            where: "right" | "unfinished" | "fork" | "unexplained" | "unreadable" | "blank";
+            /** Errors */
+            errors: components["schemas"]["Explained"][];
+            /** Tells Apart */
+            tells_apart?: string;
+            /** Tells Apart Latex */
+            tells_apart_latex?: string;
+            /** Tells After */
+            tells_after?: number;
+        };
+        /**
+         * AnswersIn
+         * @description A problem and the answers that came in, one a text; its own lines are the example, if it has some.
+         */
+        AnswersIn: {
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Variable */
+            variable?: string | null;
+            /** Method */
+            method?: string | null;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            house?: components["schemas"]["OwnRules"] | null;
+            /** Explains */
+            explains?: boolean | null;
+            /** Explained */
+            explained?: number | null;
+            /** Goes On */
+            goes_on?: boolean | null;
+            /** Seed */
+            seed?: number | null;
+            /** Traps */
+            traps?: boolean | null;
+            /** Most */
+            most?: number | null;
+            /** Answers */
+            answers: string[];
         };
         /**
          * Choice
@@ -5533,6 +5674,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForkPath"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswersIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Placed"];
                 };
             };
             /** @description Unauthorized */

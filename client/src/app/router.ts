@@ -79,6 +79,13 @@ export const router = createRouter({
       component: () => import('@/places/proofs/ProofPlace.vue'),
     },
     {
+      path: '/examples/:id/answers',
+      name: 'answers',
+      props: true,
+      meta: { title: 'answers', place: 'examples' },
+      component: () => import('@/places/answers/AnswersPlace.vue'),
+    },
+    {
       path: '/examples/:id/exercise',
       name: 'exercise',
       props: true,

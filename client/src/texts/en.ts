@@ -8,6 +8,7 @@ import { examples, save, units, waiting } from './lists.en'
 import { give, jobs, proofs, sets } from './sets.en'
 import { first } from './first.en'
 import { keys } from './keys.en'
+import { answers } from './answers.en'
 import { exercise, show, track } from './show.en'
 import { spelledWords, type Spelling } from './spelling'
 
@@ -38,6 +39,7 @@ const written = {
     proofs: 'Answer keys to check',
     proof: 'Checked key',
     exercise: 'Exercises',
+    answers: 'Answers',
     errors: 'Errors',
     house: 'House rules',
   },
@@ -239,6 +241,7 @@ const written = {
     crossedOut: 'crossed out here',
   },
   show,
+  answers,
   exercise,
   track,
   study: {

@@ -46,7 +46,11 @@ class PlacedGroup(TypedDict):
 
 
 class Placed(TypedDict):
-    """Answers in groups, the largest first; ``lines``: the example on which they are placed."""
+    """Answers in groups, the largest first; ``lines``: the example on which they are placed.
+
+    ``numbers``: on which written line each of them stands, remarks counted; the given is 0.
+    """
 
     groups: list[PlacedGroup]
     lines: list[Reading]
+    numbers: list[int]

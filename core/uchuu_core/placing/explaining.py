@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from contextlib import suppress
 from dataclasses import dataclass, replace
+from fractions import Fraction
 from functools import cached_property, lru_cache
 
 from uchuu_core.checking.bare_answers import is_same_answer
@@ -10,6 +11,7 @@ from uchuu_core.checking.context import context_of
 from uchuu_core.checking.entries import readable_lines
 from uchuu_core.checking.line import judged
 from uchuu_core.checking.naming import PEN, named_key
+from uchuu_core.checking.nearness import is_near
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.forking.candidates import Candidate
@@ -19,8 +21,10 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.law import Family
 from uchuu_core.methods.catalogue import applicable
 from uchuu_core.moves.catalogue import DUE, commonness
+from uchuu_core.moves.conditions import numeral
 from uchuu_core.notation import plain
-from uchuu_core.tree.nodes import Feature, Line
+from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.nodes import Either, Feature, Line, Relation
 from uchuu_core.tree.paths import letters
 from uchuu_core.tree.shape import unordered
 
@@ -135,8 +139,12 @@ class Explaining:
     def _by_the_pen(self, answer: Line) -> list[Way]:
         """Return a slip of the pen that writes *answer* under a line of the example, but the last.
 
-        Under the last line nothing is worked out any more: there a slip would explain anything.
+        Under the last line nothing is worked out any more: there a slip would explain anything. A number far
+        from the right one is no slip either.
         """
+        written, right = _number_of(answer), _number_of(self.example.lines[-1])
+        if written is not None and right is not None and not is_near(written, right):
+            return []
         for after in reversed(range(len(self.example.lines) - 1)):
             found = self._under(after, answer, pen=True)
             if found:
@@ -162,6 +170,14 @@ class Explaining:
         if not due or letters(self.example.context.given):
             return True
         return any(law.families & due for laws in self.example.laws for law in laws)
+
+
+def _number_of(line: Line) -> Fraction | None:
+    """Return the number that an answer gives, None where it gives none or several."""
+    line = without_brackets(line)
+    if isinstance(line, Relation) and line.sign == "=":
+        line = line.right
+    return None if isinstance(line, (Relation, Either, Feature)) else numeral(line)  # type: ignore[arg-type]
 
 
 @lru_cache(maxsize=32)

@@ -25,6 +25,7 @@ def place(problem: Problem) -> Placed:
     return {
         "groups": [_record(group, explaining) for group in groups],
         "lines": [{"text": plain(line), **shown(line)} for line in example.lines],
+        "numbers": example.numbers,
     }
 
 

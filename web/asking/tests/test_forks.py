@@ -97,3 +97,20 @@ def test_nobody_is_served_who_is_not_signed_in(anybody: ApiClient, operation: st
     anybody.call("GET", "/session")
 
     assert _post(anybody, operation, wrong="x = 1").status_code == 401
+
+
+def test_answers_that_came_in_are_grouped_and_placed_on_the_example(ada: ApiClient) -> None:
+    body = {"task": "solve", "given": "3(x-2) = 15", "answers": ["7", "x = 7", "17/3", "", "x = ="]}
+    answer = ada.call("POST", "/algebra/place", body)
+    assert answer.status_code == 200
+    groups = {group["where"]: group for group in answer.json()["groups"]}
+    assert groups["right"]["members"] == [0, 1]
+    assert groups["fork"]["errors"][0]["id"] == "distribute-first-term-only"
+    assert groups["fork"]["errors"][0]["after"] == 0
+    assert {"blank", "unreadable"} <= groups.keys()
+
+
+@pytest.mark.parametrize("answers", [["1"] * 401, ["1" * 2001], "7", [None]])
+def test_answers_beyond_the_bounds_are_refused(ada: ApiClient, answers: object) -> None:
+    body = {"task": "solve", "given": "x = 1", "answers": answers}
+    assert ada.call("POST", "/algebra/place", body).status_code == 422

@@ -6,7 +6,7 @@ import { words } from '@/texts/en'
 import type { SaveState } from '@/api/useAutosave'
 
 /** Where an example can go: the menu's commands. */
-export type Way = 'fresh' | 'key' | 'track' | 'exercise' | 'versions'
+export type Way = 'fresh' | 'key' | 'track' | 'exercise' | 'answers' | 'versions'
 
 const props = defineProps<{
   /** Name of the example. */
@@ -65,6 +65,9 @@ watch(
           </el-dropdown-item>
           <el-dropdown-item command="exercise" :disabled="!canWork">
             {{ words.exercise.open }}
+          </el-dropdown-item>
+          <el-dropdown-item command="answers" divided :disabled="!canWork">
+            {{ words.answers.open }}
           </el-dropdown-item>
           <el-dropdown-item command="versions" divided>
             {{ words.versions.open }}

@@ -8,7 +8,7 @@ import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
 /** Another view of the example. */
-export type View = 'show' | 'key' | 'track' | 'exercise'
+export type View = 'show' | 'key' | 'track' | 'exercise' | 'answers'
 
 /**
  * @param wanted the id that the address names, as a getter; `new` for a blank one, none for the last one

@@ -11,13 +11,16 @@ import ExaminedError from './ExaminedError.vue'
 const props = defineProps<{
   /** The stored one that is changed; null for a new one. */
   stored: Schemas['OwnErrorOut'] | null
+  /** What a new one begins with: a line, and what a student made of it. */
+  before?: string
+  after?: string
 }>()
 const emit = defineEmits<{ kept: []; leave: [] }>()
 
 const typed = reactive({
   name: props.stored?.name ?? '',
-  before: props.stored?.before ?? '',
-  after: props.stored?.after ?? '',
+  before: props.stored?.before ?? props.before ?? '',
+  after: props.stored?.after ?? props.after ?? '',
   when: (props.stored?.when ?? []).join(', '),
   says: props.stored?.says ?? '',
   examples: '',

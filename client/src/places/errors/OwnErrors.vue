@@ -2,6 +2,7 @@
 /** The teacher's own errors: listed, added, changed, deleted with a way back. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { useAction } from '@/api/useAction'
@@ -20,7 +21,8 @@ const { data, isPending, error, refetch } = useQuery({
 })
 const errors = computed<Own[]>(() => data.value ?? [])
 /** What is being written: an error's id, 0 for a new one, null for none. */
-const writing = ref<number | null>(null)
+const asked = useRoute()?.query ?? {}
+const writing = ref<number | null>(asked['before'] ? 0 : null)
 const deleted = ref<Own | null>(null)
 const { refusal, run, again } = useAction()
 
@@ -82,7 +84,14 @@ function bringBack({ name, before, after, when, says }: Own): Promise<boolean> {
         {{ words.examples.bringBack }}
       </el-button>
     </p>
-    <OwnErrorForm v-if="writing === 0" :stored="null" @kept="kept" @leave="writing = null" />
+    <OwnErrorForm
+      v-if="writing === 0"
+      :stored="null"
+      :before="String(asked['before'] ?? '')"
+      :after="String(asked['after'] ?? '')"
+      @kept="kept"
+      @leave="writing = null"
+    />
     <el-button v-else @click="writing = 0">{{ words.errors.add }}</el-button>
   </section>
 </template>
