@@ -80,4 +80,8 @@ class Asker:
     @property
     def ground(self) -> str:
         """Return a digest of all that answers depend on besides the problem: rules, own errors, the core."""
-        return known.digest_of("", {"rules": self._rules, "own": self._own})[:16]
+        return self.ground_with({})
+
+    def ground_with(self, more: dict[str, Any]) -> str:
+        """Return the digest of the ground with *more* that an answer depends on."""
+        return known.digest_of("", {"rules": self._rules, "own": self._own, **more})[:16]

@@ -3,6 +3,7 @@
 from api import failures
 from api.auth import signed_in
 from asking.api import router as algebra
+from classes.api import router as classes
 from errors.api import router as errors
 from examples.api import router as examples
 from exchange.api import router as exchange
@@ -12,6 +13,7 @@ from house.api import router as house
 from jobs.api import router as jobs
 from keeping.api import router as keeping
 from ninja import NinjaAPI
+from papers.api import router as papers
 from proofs.api import router as proofs
 from sets.api import router as sets
 from teachers.api import router as session
@@ -32,4 +34,6 @@ api.add_router("/jobs", jobs, tags=["jobs"])
 api.add_router("/give", giving, tags=["give"])
 api.add_router("/keep", keeping, tags=["keep"])
 api.add_router("/exchange", exchange, tags=["exchange"])
+api.add_router("/classes", classes, tags=["classes"])
+api.add_router("/sittings", papers, tags=["sittings"])
 api.add_router("/proofs", proofs, tags=["proofs"])

@@ -77,13 +77,28 @@ def _of_ending(ending: str, name: str, content: bytes) -> Brought:
         case "json":
             return _of_json(_text(content))
         case "csv" | "tsv":
-            return _of_rows(_csv_rows(_text(content)), name)
+            return _of_rows(csv_rows(_text(content)), name)
         case "xlsx":
             return _of_rows(_sheet_rows(content), name)
         case "txt" | "md" | "tex" | "text":
             return of_text(_text(content), name.rsplit(".", 1)[0])
         case _:
             raise refuse("Files that are read end in .json, .csv, .xlsx, .txt, .md or .tex.")
+
+
+def rows_of(name: str, content: bytes, most: int) -> list[list[str]]:
+    """Return the rows of a table (CSV, XLSX, text with separators), as they stand; of a workbook *most*.
+
+    Raises:
+        Refused: 422 with the reason; nothing of it is used.
+    """
+    if len(content) > MOST_BYTES:
+        raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
+    if name.lower().endswith(".xlsx"):
+        return _sheet_rows(content, most)
+    if name.rsplit(".", 1)[-1].lower() not in ("csv", "tsv", "txt"):
+        raise refuse("Tables that are read end in .csv, .tsv, .txt or .xlsx.")
+    return csv_rows(_text(content))
 
 
 def text_of(name: str, content: bytes) -> str:
@@ -223,7 +238,12 @@ def _with_unread(found: Brought) -> Brought:
     return found
 
 
-def _csv_rows(text: str) -> list[list[str]]:
+def csv_rows(text: str) -> list[list[str]]:
+    """Return the rows of a table in a text: commas, semicolons or tabs between its cells.
+
+    Raises:
+        Refused: 422, it is none.
+    """
     first = text.split("\n", 1)[0]
     delimiter = max((",", ";", "\t"), key=first.count)
     csv.field_size_limit(MOST_BYTES)
@@ -236,10 +256,10 @@ def _csv_rows(text: str) -> list[list[str]]:
         raise refuse(f"The table cannot be read: {wrong}.") from None
 
 
-def _sheet_rows(content: bytes) -> list[list[str]]:
+def _sheet_rows(content: bytes, most: int = MOST_ROWS + 2) -> list[list[str]]:
     """Read a workbook where it can be ended when it takes too long."""
     try:
-        found = pool.apart(rows_of_workbook, content, MOST_ROWS + 2)
+        found = pool.apart(rows_of_workbook, content, most)
     except pool.TookTooLong:
         raise refuse("This workbook takes too long to open. Save its sheet as CSV.") from None
     if isinstance(found, str):

@@ -15,6 +15,7 @@ const places = [
   { name: 'bench', label: words.rail.bench },
   { name: 'sets', label: words.rail.sets },
   { name: 'examples', label: words.rail.examples },
+  { name: 'classes', label: words.rail.classes },
   { name: 'errors', label: words.rail.errors },
   { name: 'house', label: words.rail.house },
 ] as const
@@ -68,7 +69,8 @@ const places = [
     white-space: nowrap;
   }
   .rail > * {
-    padding: var(--space-2);
+    padding: var(--space-2) calc(var(--space-2) * 0.8);
+    font-size: var(--type-note);
   }
   .rail .name {
     display: none;

@@ -79,6 +79,26 @@ export const router = createRouter({
       component: () => import('@/places/proofs/ProofPlace.vue'),
     },
     {
+      path: '/classes',
+      name: 'classes',
+      meta: { title: 'classes' },
+      component: () => import('@/places/classes/ClassesPlace.vue'),
+    },
+    {
+      path: '/sittings/:id',
+      name: 'sitting',
+      props: true,
+      meta: { title: 'sitting', place: 'classes' },
+      component: () => import('@/places/papers/SittingPlace.vue'),
+    },
+    {
+      path: '/sittings/:id/papers/:student',
+      name: 'paper',
+      props: true,
+      meta: { title: 'paper', place: 'classes' },
+      component: () => import('@/places/papers/PaperPlace.vue'),
+    },
+    {
       path: '/examples/:id/answers',
       name: 'answers',
       props: true,

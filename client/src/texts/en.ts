@@ -9,6 +9,7 @@ import { give, jobs, proofs, sets } from './sets.en'
 import { first } from './first.en'
 import { keys } from './keys.en'
 import { answers } from './answers.en'
+import { classes, papers } from './classes.en'
 import { exercise, show, track } from './show.en'
 import { spelledWords, type Spelling } from './spelling'
 
@@ -19,6 +20,7 @@ const written = {
     bench: 'Bench',
     sets: 'Sets',
     examples: 'Examples',
+    classes: 'Classes',
     errors: 'Errors',
     house: 'House rules',
     keys: 'Shortcuts',
@@ -40,6 +42,9 @@ const written = {
     proof: 'Checked key',
     exercise: 'Exercises',
     answers: 'Answers',
+    classes: 'Classes',
+    sitting: 'Papers of a class',
+    paper: 'One paper',
     errors: 'Errors',
     house: 'House rules',
   },
@@ -242,6 +247,8 @@ const written = {
   },
   show,
   answers,
+  classes,
+  papers,
   exercise,
   track,
   study: {

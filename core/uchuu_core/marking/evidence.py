@@ -108,7 +108,7 @@ class Evidence:
             self.steps.setdefault(step.key, self.end)
 
 
-def evidence_of(checked: Checked, ways: list[MarkedWay]) -> Evidence:
+def evidence_of(checked: Checked, ways: tuple[MarkedWay, ...]) -> Evidence:
     """Return what the paper shows, along the accepted way that it shares most steps with."""
     seen = {step.key for line in checked["lines"] if _holds(line) for step in _steps(line)}
     way = max(ways, key=lambda way: len(seen & way.laws.keys()), default=None)

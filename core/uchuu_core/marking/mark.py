@@ -72,12 +72,12 @@ def mark(problem: Problem, asked: Marking) -> Marked:
         text = (asked.answer or "").strip()
         lines = (as_answer(text, context_of(problem, [])),) if text else ()
         problem = replace(problem, lines=lines)
-    context = context_of(problem, [])
+    posed = replace(problem, lines=())
     checked = check_whole(problem)
     if alone:
         _name_as_placed(checked, problem)
-    listed = _scheme_of(problem, asked)
-    found = evidence_of(checked, ways(context))
+    listed = _scheme_of(posed, asked)
+    found = evidence_of(checked, ways(posed))
     answer = _answer(checked, found, asked)
     _conclude(checked, found, answer)
     if asked.school == "deductions":

@@ -1,7 +1,6 @@
 """The ``scheme`` operation of the contract: what an item's marks are for."""
 
 from uchuu_core.answers.marked import MarkKind, Scheme, SchemeMark, School
-from uchuu_core.checking.context import Context, context_of
 from uchuu_core.contract import Problem
 from uchuu_core.lawbook import marking as said
 from uchuu_core.lawbook.marking import MarkStep
@@ -24,27 +23,26 @@ def scheme(
     Raises:
         Unreadable, TooLarge: the given cannot be read.
     """
-    context = context_of(problem, [])
-    found = ways(context)
+    found = ways(problem)
     if school == "deductions":
         return _deductions(found, worth)
-    steps = _steps(found, worth, context)
+    steps = _steps(found, worth, problem)
     marks = [_step_mark(step, [one.key for one in steps], found) for step in steps]
     if problem.task != "study" or not marks:
         marks.append(_mark(ANSWER, "accuracy", said.FOR_ANSWER().text))
     if worth is None or worth > 2:
-        marks += _more(found, context)
+        marks += _more(found, problem)
     _fit(marks, worth)
     return {"school": school, "marks": marks, "total": sum(mark["worth"] for mark in marks)}
 
 
-def _steps(found: list[MarkedWay], worth: int | None, context: Context) -> list[MarkStep]:
+def _steps(found: tuple[MarkedWay, ...], worth: int | None, problem: Problem) -> list[MarkStep]:
     """Return the steps that have marks: as many as there is room for, decisions and cases first."""
     if not found:
         return []
     way = found[0]
-    is_study = context.problem.task == "study"
-    fixed = 0 if is_study else 1 + (len(_more(found, context)) if worth is None or worth > 2 else 0)
+    is_study = problem.task == "study"
+    fixed = 0 if is_study else 1 + (len(_more(found, problem)) if worth is None or worth > 2 else 0)
     room = (len(way.steps) if is_study else MOST_STEPS) if worth is None else max(0, worth - fixed)
     ranked = sorted(
         range(len(way.steps)),
@@ -57,7 +55,7 @@ def _steps(found: list[MarkedWay], worth: int | None, context: Context) -> list[
     return [way.steps[place] for place in sorted(ranked[:room])]
 
 
-def _step_mark(step: MarkStep, wanted: list[str], found: list[MarkedWay]) -> SchemeMark:
+def _step_mark(step: MarkStep, wanted: list[str], found: tuple[MarkedWay, ...]) -> SchemeMark:
     first = found[0]
     kind: MarkKind = "accuracy" if step.key in FEATURES else "method"
     names = {one.key: one for way in found for one in way.steps}
@@ -74,10 +72,10 @@ def _step_mark(step: MarkStep, wanted: list[str], found: list[MarkedWay]) -> Sch
     return record
 
 
-def _more(found: list[MarkedWay], context: Context) -> list[SchemeMark]:
+def _more(found: tuple[MarkedWay, ...], problem: Problem) -> list[SchemeMark]:
     """Return the marks for a form and for a check, where they are asked for."""
     marks = []
-    if context.problem.form:
+    if problem.form:
         marks.append(_mark(FORM, "form", said.FOR_FORM().text))
     if found and found[0].rejects:
         marks.append(_mark(CHECK, "check", said.FOR_CHECK().text))
@@ -100,7 +98,7 @@ def _fit(marks: list[SchemeMark], worth: int | None) -> None:
         turn += 1
 
 
-def _deductions(found: list[MarkedWay], worth: int | None) -> Scheme:
+def _deductions(found: tuple[MarkedWay, ...], worth: int | None) -> Scheme:
     total = worth or min(MOST_STEPS, len(found[0].steps) if found else 0) + 2
     points = _mark(POINTS, "accuracy", said.FOR_POINTS().text)
     points["worth"] = total

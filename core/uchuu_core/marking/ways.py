@@ -2,9 +2,10 @@
 
 from contextlib import suppress
 from dataclasses import dataclass
+from functools import lru_cache
 
-from uchuu_core.checking.context import Context
-from uchuu_core.contract import Task
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.contract import Problem, Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.law import Law
@@ -31,16 +32,24 @@ class MarkedWay:
     rejects: bool
 
 
-def ways(context: Context) -> list[MarkedWay]:
-    """Return the accepted ways, the default first; none where the problem cannot be worked."""
-    problem, posed = context.problem, context.posed
+@lru_cache(maxsize=64)
+def ways(problem: Problem) -> tuple[MarkedWay, ...]:
+    """Return the accepted ways to work *problem*, the default first; none where it cannot be worked.
+
+    Remembered: a class's papers ask for the same. The problem comes without lines.
+
+    Raises:
+        Unreadable, TooLarge: the given cannot be read.
+    """
+    context = context_of(problem, [])
+    posed = context.posed
     try:
         first = chosen(posed, problem.task, problem.method)
         others = [m for m in applicable(posed, problem.task) if m.key != first.key]
     except Failure:
-        return []
+        return ()
     found = (_way(method, context) for method in [first, *others][:MOST_WAYS])
-    return [way for way in found if way is not None]
+    return tuple(way for way in found if way is not None)
 
 
 def _way(method: Method, context: Context) -> MarkedWay | None:

@@ -47,6 +47,8 @@ INSTALLED_APPS = [
     "examples.apps.ExamplesConfig",
     "sets.apps.SetsConfig",
     "proofs.apps.ProofsConfig",
+    "classes",
+    "papers.apps.PapersConfig",
     "keeping.apps.KeepingConfig",
     "config",
 ]

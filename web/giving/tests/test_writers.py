@@ -7,7 +7,7 @@ from typing import Any, Literal
 
 import pytest
 from defusedxml.ElementTree import fromstring  # type: ignore[import-untyped]
-from exchange.reading import _csv_rows
+from exchange.reading import csv_rows
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -17,7 +17,7 @@ from giving.writers.flat import in_latex, latex_source, markdown, plain_text
 from giving.writers.packages import item_xml
 from giving.writers.page import html_page
 from giving.writers.paper import pages, pdf
-from giving.writers.tables import _harmless
+from giving.writers.tables import harmless
 
 XML_TEXT = st.text(
     st.characters(exclude_categories=("Cs", "Cc"), exclude_characters="\ufffe\uffff"), max_size=40
@@ -165,10 +165,10 @@ CELL = st.text(st.characters(exclude_categories=["Cs"], exclude_characters="\0\r
 def test_cells_are_read_back_as_they_were_and_never_calculated(cells: list[str]) -> None:
     out = io.StringIO()
     csv.writer(out).writerow(["a", "b"])
-    csv.writer(out).writerow([_harmless(cell) for cell in cells])
+    csv.writer(out).writerow([harmless(cell) for cell in cells])
 
-    assert _csv_rows(out.getvalue())[1] == cells
-    assert all(not str(_harmless(cell)).startswith(("=", "+", "-", "@")) for cell in cells)
+    assert csv_rows(out.getvalue())[1] == cells
+    assert all(not str(harmless(cell)).startswith(("=", "+", "-", "@")) for cell in cells)
 
 
 def test_what_cannot_be_read_stays_as_it_was_typed() -> None:

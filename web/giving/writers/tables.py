@@ -63,11 +63,12 @@ def csv_table(stored: ProblemSet) -> str:
     writer = csv.writer(out)
     writer.writerow(COLUMNS)
     for row in rows_of(stored):
-        writer.writerow([_harmless(cell) for cell in row])
+        writer.writerow([harmless(cell) for cell in row])
     return out.getvalue()
 
 
-def _harmless(cell: Any) -> Any:
+def harmless(cell: Any) -> Any:
+    """Return a cell that no spreadsheet takes for a formula."""
     return f"'{cell}" if isinstance(cell, str) and cell.startswith((*_RISKY, "'")) else cell
 
 

@@ -16,7 +16,10 @@ const COLON = /^\s*([\p{L}\d_.-]{1,16})\s*:\s*(.*)$/u
  * where every line has one, for a colon may be mathematics.
  */
 export function pasted(text: string): GivenAnswer[] {
-  const lines = text.replace(/\r\n?/g, '\n').replace(/[\n ]+$/, '').split('\n')
+  const lines = text
+    .replace(/\r\n?/g, '\n')
+    .replace(/[\n ]+$/, '')
+    .split('\n')
   if (lines.length === 1 && !lines[0]) return []
   const written = lines.filter((line) => line.trim())
   const shape = written.some((line) => TAB.test(line))

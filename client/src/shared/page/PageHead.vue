@@ -16,8 +16,9 @@ defineProps<{
 <style scoped>
 .page-head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: var(--space-4);
+  gap: var(--space-2) var(--space-4);
   margin-bottom: var(--space-4);
 }
 h1 {
@@ -26,6 +27,7 @@ h1 {
 .actions {
   margin-left: auto;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: var(--space-3);
 }

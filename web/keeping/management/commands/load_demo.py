@@ -4,6 +4,7 @@ import json
 from pathlib import Path
 from typing import Any
 
+from classes.models import SchoolClass
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandParser
@@ -18,6 +19,8 @@ from sets.actions.save_set import create_set
 from sets.models import ProblemSet
 from sets.schemas import ItemIn, SetIn
 from teachers.accounts import DEMO_TEACHERS
+
+from keeping.demo_classes import load_classes
 
 PASSWORD = "harbour-42"
 KEY = "Key that came with a borrowed sheet"
@@ -43,6 +46,7 @@ class Command(BaseCommand):
                 teacher.set_password(PASSWORD)
                 teacher.save()
             if options["reset"]:
+                SchoolClass.objects.filter(teacher=teacher).delete()
                 ProblemSet.objects.filter(teacher=teacher).delete()
                 Proof.objects.filter(teacher=teacher).delete()
                 OwnError.objects.filter(teacher=teacher).delete()
@@ -53,6 +57,7 @@ class Command(BaseCommand):
                 document = json.loads((folder / f"{name}.json").read_text("utf-8"))
                 stored = import_examples(teacher=teacher, document=document)
                 sets = _load_sets(teacher, stored, folder / f"{name}-sets.json")
+                load_classes(teacher, folder / f"{name}-classes.json")
                 key = folder / f"{name}-key.txt"
                 if key.exists():  # proofed by the worker, as a key that was pasted
                     begin_proof(teacher=teacher, title=KEY, text=key.read_text("utf-8"))

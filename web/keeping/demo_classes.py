@@ -1,0 +1,37 @@
+"""The demo teacher's classes: what was given to them, and made-up papers."""
+
+import json
+from datetime import date
+from pathlib import Path
+
+from classes.actions import make_class
+from django.contrib.auth.models import User
+from papers.actions.give_set import give_set
+from papers.actions.marking import mark
+from papers.actions.take_in import take_in
+from papers.table import papers_of
+from sets.models import ProblemSet
+
+
+def load_classes(teacher: User, place: Path) -> int:
+    """Store the classes of the file with their sittings and papers; return how many classes."""
+    if not place.exists():
+        return 0
+    records = json.loads(place.read_text("utf-8"))["classes"]
+    for record in records:
+        made = make_class(
+            teacher=teacher, title=record["title"], year=record["year"], codes=record["codes"]
+        )
+        for given in record["sittings"]:
+            sitting = give_set(
+                school_class=made,
+                problem_set=ProblemSet.objects.filter(teacher=teacher).get(title=given["set"]),
+                on=date.fromisoformat(given["date"]),
+                title=given["title"],
+                school=given["school"],
+            )
+            rows = [[str(cell) for cell in row] for row in given["papers"]]
+            papers, _ = papers_of(rows, list(made.students.all()), list(sitting.items.all()))
+            take_in(papers)
+            mark(sitting)
+    return len(records)

@@ -1,0 +1,140 @@
+"""Marking a sitting: in the background, equal lines of an item once, the grid filling as it goes."""
+
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
+
+from algebra import pool
+from asking.asker import Asker
+from django.db import transaction
+from jobs.models import OPEN, Job
+from jobs.running import begin
+from uchuu_core.failures import Failure
+
+from papers.models import Sitting, SittingItem, Work
+
+A_STEP = 12
+"""Different papers of an item that one step marks."""
+AT_ONCE = 2
+"""Of these, so many at a time: as many as the workers of the algebra that long calls may have."""
+
+
+def mark(sitting: Sitting) -> None:
+    """Begin to mark what is not marked on its present ground; nothing where that is going on or done."""
+    with transaction.atomic():
+        locked = Sitting.objects.select_for_update().get(pk=sitting.pk)
+        # asked apart: joined, the job would be the one of before the lock was had
+        if locked.job_id and Job.objects.filter(pk=locked.job_id, state__in=OPEN).exists():
+            return
+        if not any(_unmarked(item) for item in locked.items.all()):
+            return
+        teacher = locked.school_class.teacher
+        locked.job = begin(teacher=teacher, kind="marking", params={"sitting": str(locked.pk)})
+        locked.save(update_fields=["job"])
+    sitting.job = locked.job
+
+
+def ground_of(item: SittingItem) -> str:
+    """Return a digest of all that the marks of *item* stand on besides the lines."""
+    return _asker(item).ground_with(
+        {
+            "problem": [item.task, item.given, item.variable, item.numbers, item.form, item.house],
+            "how": _how(item),
+        }
+    )
+
+
+def plan(job: Job) -> list[Any]:
+    """Return the steps: for an item, some of the different papers that are not marked yet."""
+    steps = []
+    sitting = Sitting.objects.get(pk=job.params["sitting"])
+    for item in sitting.items.all():
+        wrote = _unmarked(item)
+        steps += [
+            {"item": item.pk, "wrote": wrote[start : start + A_STEP]}
+            for start in range(0, len(wrote), A_STEP)
+        ]
+    return steps
+
+
+def one_item(job: Job, step: dict[str, Any]) -> int:
+    """Mark one step's papers; done twice it stores the same."""
+    item = SittingItem.objects.select_related("sitting__school_class__teacher").get(pk=step["item"])
+    ground, asker = ground_of(item), _asker(item)
+    # of equal papers one is marked; what was written anew meanwhile is not there any more
+    works = {work.wrote: work for work in item.works.filter(wrote__in=step["wrote"])}
+    asked = {wrote: _question(item, work, asker) for wrote, work in works.items()}
+    with ThreadPoolExecutor(AT_ONCE) as threads:
+        answers = threads.map(lambda record: _marked(record, job.teacher_id), asked.values())
+    for wrote, found in zip(asked, answers, strict=True):
+        item.works.filter(wrote=wrote).update(ground=ground, **found)
+    return len(works)
+
+
+def finish(job: Job) -> tuple[dict[str, Any], str]:
+    """Say what was marked; what came in meanwhile is marked next."""
+    sitting = Sitting.objects.filter(pk=job.params["sitting"]).first()
+    if sitting is not None and any(_unmarked(item) for item in sitting.items.all()):
+        transaction.on_commit(lambda: mark(sitting))
+    return {"sitting": job.params["sitting"], "marked": sum(job.results)}, ""
+
+
+def _unmarked(item: SittingItem) -> list[str]:
+    """Return the digests of papers of *item* whose marks stand on other ground, each once."""
+    found = (
+        item.works.exclude(ground=ground_of(item)).order_by("pk").values_list("wrote", flat=True)
+    )
+    return list(dict.fromkeys(found))
+
+
+def _asker(item: SittingItem) -> Asker:
+    sitting = item.sitting
+    return Asker(sitting.school_class.teacher, sitting.house)
+
+
+def _how(item: SittingItem) -> dict[str, Any]:
+    sitting = item.sitting
+    return {
+        "school": sitting.school,
+        "accuracy_follows": sitting.accuracy_follows,
+        "worth": item.worth,
+        "scheme": item.scheme or None,
+    }
+
+
+def _question(item: SittingItem, work: Work, asker: Asker) -> dict[str, Any]:
+    alone = {"answer": work.lines[-1] if work.lines else ""} if work.answer_alone else {}
+    lines = [] if work.answer_alone else work.lines
+    return asker.record(item, **_how(item), **alone) | {"lines": lines}
+
+
+def _marked(record: dict[str, Any], whose: int) -> dict[str, Any]:
+    """Return what is stored of a marked paper; one that cannot be marked asks the teacher."""
+    try:
+        found = pool.run("mark", record, whose)
+    except Failure as failure:
+        return {
+            "judged": {"refused": failure.message},
+            "earned": None,
+            "asks": 1,
+            "stop": "unproved",
+        }
+    error = next((line["error"] for line in found["lines"] if line.get("error")), None)
+    return {
+        "judged": found,
+        "earned": found["earned"],
+        "of": found["of"],
+        "stop": _stop(found),
+        "error": error["id"] if error else "",
+        "error_name": error["name"][:200] if error else "",
+        "asks": len(found["ask"]),
+    }
+
+
+def _stop(found: dict[str, Any]) -> str:
+    """Return how a paper stands at a glance."""
+    if found["first_wrong"] is not None:
+        return str(found["lines"][found["first_wrong"] - 1]["verdict"])
+    if found["ask"]:
+        return "unproved"
+    answer = found["answer"]
+    return "ok" if answer["right"] and answer["finished"] else "unfinished"

@@ -1,0 +1,167 @@
+"""What screens read of sittings: the grid, one paper, a table to take away."""
+
+from collections import defaultdict
+from collections.abc import Iterator
+from typing import Any
+from uuid import UUID
+
+from api.failures import Refused
+from classes.models import Student
+from django.contrib.auth.models import User
+from django.db.models import Count, QuerySet
+from uchuu_core.failures import Failure
+from uchuu_core.notation import plain, read, shown
+
+from papers.models import Overruling, Sitting, SittingItem, Work
+
+
+def sittings_of(teacher: User, *, archived: bool = False) -> QuerySet[Sitting]:
+    """Return the teacher's sittings of classes that are not put aside, the latest first."""
+    found = Sitting.objects.filter(
+        school_class__teacher=teacher,
+        school_class__deleted=None,
+        deleted__isnull=not archived,
+    )
+    return found.select_related("school_class", "job", "set")
+
+
+def sitting_of(teacher: User, identity: UUID | str) -> Sitting:
+    """Return one sitting.
+
+    Raises:
+        Refused: 404, there is none of this id.
+    """
+    found = sittings_of(teacher).filter(pk=identity).first()
+    if found is None:
+        raise Refused(404, "not-found", "This sitting is not there (any more).")
+    return found
+
+
+def reading_of(item: SittingItem) -> dict[str, Any] | None:
+    """Return how an item's problem is read, in every notation; None where it cannot be read."""
+    try:
+        line = read(item.given)
+    except Failure:
+        return None
+    return {"text": plain(line), **shown(line)}
+
+
+def cells_of(sitting: Sitting) -> list[dict[str, Any]]:
+    """Return what the grid shows of every work, without its lines."""
+    works = (
+        Work.objects.filter(item__sitting=sitting)
+        .annotate(words=Count("overrulings"))
+        .defer("judged", "lines")
+        .order_by("student_id", "item_id")
+    )
+    decided = _decided(sitting)
+    return [
+        {
+            "student": work.student_id,
+            "item": work.item_id,
+            "earned": _with_decided(work, decided),
+            "of": work.of,
+            "stop": work.stop,
+            "error": work.error_name,
+            "asks": work.asks,
+            "overruled": work.words,
+        }
+        for work in works
+    ]
+
+
+def _decided(sitting: Sitting) -> dict[int, int]:
+    """Return by how much the teacher's decisions change each work's marks."""
+    changes: dict[int, int] = defaultdict(int)
+    found = Overruling.objects.filter(work__item__sitting=sitting).select_related("work")
+    for one in found:
+        marks = (one.work.judged or {}).get("marks", [])
+        proposed = next((mark["earned"] for mark in marks if mark["key"] == one.key), 0)
+        changes[one.work_id] += one.earned - proposed
+    return changes
+
+
+def _with_decided(work: Work, decided: dict[int, int]) -> int | None:
+    if work.earned is None:
+        return None
+    return max(0, min(work.of or 0, work.earned + decided.get(work.pk, 0)))
+
+
+def table_of(sitting: Sitting) -> Iterator[list[Any]]:
+    """Yield the marks as a table: a head, then a row for each code with the marks of every item."""
+    items = list(sitting.items.all())
+    cells = {(cell["student"], cell["item"]): cell for cell in cells_of(sitting)}
+    yield ["code", *(f"{item.number}" for item in items), "total"]
+    for student in sitting.school_class.students.all():
+        row = [cells.get((student.pk, item.pk), {}).get("earned") for item in items]
+        yield [
+            student.code,
+            *("" if mark is None else mark for mark in row),
+            sum(filter(None, row)),
+        ]
+
+
+def paper_of(sitting: Sitting, student: Student) -> dict[str, Any]:
+    """Return one student's paper: for each item what was written, how it stands, its marks."""
+    works = {
+        work.item_id: work
+        for work in Work.objects.filter(student=student, item__sitting=sitting).prefetch_related(
+            "overrulings"
+        )
+    }
+    return {
+        "student": student,
+        "works": [
+            _work_record(works[item.pk]) if item.pk in works else _blank(item)
+            for item in sitting.items.all()
+        ],
+    }
+
+
+def _blank(item: SittingItem) -> dict[str, Any]:
+    return {
+        "item": item.pk,
+        "lines": [],
+        "answer_alone": False,
+        "waiting": False,
+        "refused": "",
+        "checked": [],
+        "right": False,
+        "marks": [],
+        "earned": None,
+        "of": None,
+        "ask": [],
+        "alike": 0,
+    }
+
+
+def _work_record(work: Work) -> dict[str, Any]:
+    judged = work.judged or {}
+    decided = {one.key: one for one in work.overrulings.all()}
+    marks = [_decided_mark(mark, decided.get(mark["key"])) for mark in judged.get("marks", [])]
+    alike = Work.objects.filter(item_id=work.item_id, wrote=work.wrote).exclude(pk=work.pk).count()
+    total = sum(mark["earned"] for mark in marks)
+    return {
+        "item": work.item_id,
+        "lines": work.lines,
+        "answer_alone": work.answer_alone,
+        "waiting": work.judged is None,
+        "refused": judged.get("refused", ""),
+        "checked": judged.get("lines", []),
+        "right": judged.get("answer", {}).get("right", False),
+        "marks": marks,
+        "earned": None if work.earned is None else max(0, min(work.of or 0, total)),
+        "of": work.of,
+        "ask": judged.get("ask", []),
+        "alike": alike,
+    }
+
+
+def _decided_mark(mark: dict[str, Any], decision: Overruling | None) -> dict[str, Any]:
+    return {
+        **mark,
+        "proposed": mark["earned"],
+        "earned": decision.earned if decision else mark["earned"],
+        "overruled": decision is not None,
+        "why": decision.why if decision else "",
+    }

@@ -1,0 +1,188 @@
+"""What the endpoints of sittings take and give."""
+
+from datetime import date
+from typing import Annotated, Any
+from uuid import UUID
+
+from classes.api import StudentOut
+from jobs.api import JobOut
+from ninja import Field, Schema
+from uchuu_core.answers.checked import CheckedLine
+from uchuu_core.answers.marked import MarkKind, Question, School
+from uchuu_core.answers.sentences import Reading
+
+from papers.models import MOST_LINE, MOST_LINES, Sitting, SittingItem
+from papers.queries import reading_of
+
+Line = Annotated[str, Field(max_length=MOST_LINE)]
+
+
+class SittingIn(Schema):
+    """A set given to a class on a date."""
+
+    school_class: UUID
+    set: UUID
+    date: date
+    title: str = Field(default="", max_length=200)
+    school: School = "method-accuracy"
+    accuracy_follows: bool = False
+
+
+class SittingChange(Schema):
+    """How a sitting is marked, and what it is called."""
+
+    title: str = Field(min_length=1, max_length=200)
+    date: date
+    school: School
+    accuracy_follows: bool
+
+
+class SittingRow(Schema):
+    """A sitting in the list."""
+
+    id: UUID
+    title: str
+    date: date
+    school_class: str
+    class_id: UUID
+
+    @staticmethod
+    def resolve_school_class(sitting: Sitting) -> str:
+        """Name the class."""
+        return sitting.school_class.title
+
+    @staticmethod
+    def resolve_class_id(sitting: Sitting) -> UUID:
+        """Give the class's id."""
+        return sitting.school_class_id
+
+
+class GivenItem(Schema):
+    """One item as it was given."""
+
+    id: int
+    number: int
+    task: str
+    given: str
+    reads: Reading | None
+    worth: int | None
+    example: UUID | None = Field(alias="example_id")
+
+    @staticmethod
+    def resolve_reads(item: SittingItem) -> Any:
+        """Typeset the problem; None where it cannot be read."""
+        return reading_of(item)
+
+
+class CellOut(Schema):
+    """One student's work for one item at a glance; ``earned`` None: not marked yet."""
+
+    student: int
+    item: int
+    earned: int | None
+    of: int | None
+    stop: str
+    error: str
+    asks: int
+    overruled: int
+
+
+class GridOut(Schema):
+    """A sitting: its items across, its codes down, what stands in each cell, and the marking's job."""
+
+    id: UUID
+    title: str
+    date: date
+    school: School
+    accuracy_follows: bool
+    school_class: str
+    items: list[GivenItem]
+    students: list[StudentOut]
+    cells: list[CellOut]
+    job: JobOut | None
+
+
+class WorkIn(Schema):
+    """What a student gave for one item; no lines: blank."""
+
+    item: int
+    lines: list[Line] = Field(max_length=MOST_LINES)
+
+
+class PaperIn(Schema):
+    """What a student gave."""
+
+    works: list[WorkIn] = Field(max_length=200)
+
+
+class TableIn(Schema):
+    """Papers as a table: a code, an item and its lines on each row."""
+
+    text: str = Field(max_length=400_000)
+
+
+class RowTold(Schema):
+    """What became of one row."""
+
+    at: int
+    taken: bool
+    says: str
+
+
+class TakenIn(Schema):
+    """What came in: how many works are new, what was said of each row, and the grid after it."""
+
+    changed: int
+    rows: list[RowTold]
+    grid: GridOut
+
+
+class DecidedMark(Schema):
+    """One mark as proposed, and as the teacher decided."""
+
+    key: str
+    kind: MarkKind
+    worth: int
+    proposed: int
+    earned: int
+    line: int | None = None
+    because: str
+    overruled: bool
+    why: str
+
+
+class WorkOut(Schema):
+    """One item of a paper: what was written, how it is judged and marked.
+
+    ``alike``: how many other papers wrote the same.
+    """
+
+    item: int
+    lines: list[str]
+    answer_alone: bool
+    waiting: bool
+    refused: str
+    checked: list[CheckedLine]
+    right: bool
+    marks: list[DecidedMark]
+    earned: int | None
+    of: int | None
+    ask: list[Question]
+    alike: int
+
+
+class PaperOut(Schema):
+    """One student's paper, item by item; an item without work is blank."""
+
+    student: StudentOut
+    works: list[WorkOut]
+
+
+class DecisionIn(Schema):
+    """What the teacher decides of one mark; None: the proposal stands again. ``alike``: on equal work too."""
+
+    item: int
+    key: str = Field(max_length=60)
+    earned: int | None
+    why: str = Field(default="", max_length=300)
+    alike: bool = False
