@@ -23,7 +23,8 @@ def violations(page: Page) -> list[str]:
 
 @pytest.mark.parametrize("theme", ["light", "dark"])
 @pytest.mark.parametrize(
-    "path", ["/examples", "/errors", "/house", "/bench/new", "/sets", "/proofs"]
+    "path",
+    ["/examples", "/errors", "/house", "/bench/new", "/sets", "/proofs", "/classes", "/first"],
 )
 def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     sign_in(page)

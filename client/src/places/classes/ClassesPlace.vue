@@ -46,10 +46,11 @@ async function changed(): Promise<void> {
     </PageHead>
     <p class="u-quiet caution">{{ words.classes.caution }}</p>
     <MakeClass v-if="making" @made="changed" @leave="making = false" />
+    <!-- both together: what comes first does not move -->
     <WaitFor
-      :pending="list.isPending.value"
-      :failure="saidOf(list.error.value)"
-      @again="list.refetch"
+      :pending="list.isPending.value || sittings.isPending.value"
+      :failure="saidOf(list.error.value ?? sittings.error.value)"
+      @again="changed"
     >
       <p v-if="!classes.length && !making" class="empty">{{ words.classes.none }}</p>
       <ul class="cards">
@@ -57,18 +58,12 @@ async function changed(): Promise<void> {
           <ClassCard :row="one" :archived="archived" @changed="changed" />
         </li>
       </ul>
-    </WaitFor>
-    <section v-if="!archived">
-      <h2>{{ words.classes.given }}</h2>
-      <WaitFor
-        :pending="sittings.isPending.value"
-        :failure="saidOf(sittings.error.value)"
-        @again="sittings.refetch"
-      >
+      <section v-if="!archived">
+        <h2>{{ words.classes.given }}</h2>
         <p v-if="!given.length" class="u-quiet">{{ words.classes.givenNone }}</p>
         <SittingTable v-else :rows="given" @changed="changed" />
-      </WaitFor>
-    </section>
+      </section>
+    </WaitFor>
     <GiveSet v-model="giving" :classes="classes" />
   </main>
 </template>
