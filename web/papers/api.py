@@ -2,6 +2,7 @@
 
 import csv
 import io
+import json
 from typing import Any
 from uuid import UUID
 
@@ -23,10 +24,12 @@ from papers.actions.marking import mark
 from papers.actions.overrule import overrule
 from papers.actions.take_in import Given, take_in
 from papers.models import Sitting, Work
-from papers.queries import cells_of, paper_of, sitting_of, sittings_of, table_of
+from papers.placing import item_placed
+from papers.queries import cells_of, class_record, paper_of, sitting_of, sittings_of, table_of
 from papers.schemas import (
     DecisionIn,
     GridOut,
+    ItemPlaced,
     PaperIn,
     PaperOut,
     SittingChange,
@@ -139,6 +142,20 @@ def decide(request: HttpRequest, identity: UUID, student: int, body: DecisionIn)
         raise Refused(404, "not-found", "There is no work for this item (any more).")
     overrule(work=work, **body.dict(exclude={"item"}))
     return paper_of(sitting, whose)
+
+
+@router.get("/{identity}/items/{number}", response={200: ItemPlaced, **_REFUSALS})
+def item(request: HttpRequest, identity: UUID, number: int) -> dict[str, Any]:
+    """Return one item with the class on its spine: the last lines of all papers, placed."""
+    return item_placed(_of(request, identity), number)
+
+
+@router.get("/class/{identity}.json")
+def everything(request: HttpRequest, identity: UUID) -> HttpResponse:
+    """Return a class with all that was given to it, its papers and their marks, as one file."""
+    text = json.dumps(class_record(class_of(request, identity)), ensure_ascii=False, indent=1)
+    headers = {"Content-Disposition": 'attachment; filename="class.json"'}
+    return HttpResponse(text, content_type="application/json", headers=headers)
 
 
 @router.get("/{identity}/marks.csv")

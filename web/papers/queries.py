@@ -6,7 +6,7 @@ from typing import Any
 from uuid import UUID
 
 from api.failures import Refused
-from classes.models import Student
+from classes.models import SchoolClass, Student
 from django.contrib.auth.models import User
 from django.db.models import Count, QuerySet
 from uchuu_core.failures import Failure
@@ -164,4 +164,42 @@ def _decided_mark(mark: dict[str, Any], decision: Overruling | None) -> dict[str
         "earned": decision.earned if decision else mark["earned"],
         "overruled": decision is not None,
         "why": decision.why if decision else "",
+    }
+
+
+def class_record(school_class: SchoolClass) -> dict[str, Any]:
+    """Return all that is kept of a class: its codes, what was given to it, papers, marks, decisions."""
+    sittings = Sitting.objects.filter(school_class=school_class, deleted=None)
+    return {
+        "format": "uchuu-class",
+        "title": school_class.title,
+        "year": school_class.year,
+        "codes": [student.code for student in school_class.students.all()],
+        "sittings": [_sitting_record(sitting) for sitting in sittings],
+    }
+
+
+def _sitting_record(sitting: Sitting) -> dict[str, Any]:
+    works = Work.objects.filter(item__sitting=sitting).select_related("student", "item")
+    return {
+        "title": sitting.title,
+        "date": sitting.date.isoformat(),
+        "school": sitting.school,
+        "items": [
+            {"number": item.number, "task": item.task, "given": item.given, "worth": item.worth}
+            for item in sitting.items.all()
+        ],
+        "papers": [
+            {
+                "code": work.student.code,
+                "item": work.item.number,
+                "lines": work.lines,
+                **{
+                    key: record[key]
+                    for record in (_work_record(work),)
+                    for key in ("earned", "of", "marks")
+                },
+            }
+            for work in works.prefetch_related("overrulings").order_by("student__position", "item")
+        ],
     }

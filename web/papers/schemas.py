@@ -9,6 +9,7 @@ from jobs.api import JobOut
 from ninja import Field, Schema
 from uchuu_core.answers.checked import CheckedLine
 from uchuu_core.answers.marked import MarkKind, Question, School
+from uchuu_core.answers.placed import Placed
 from uchuu_core.answers.sentences import Reading
 
 from papers.models import MOST_LINE, MOST_LINES, Sitting, SittingItem
@@ -176,6 +177,14 @@ class PaperOut(Schema):
 
     student: StudentOut
     works: list[WorkOut]
+
+
+class ItemPlaced(Schema):
+    """One item with the class on its spine: the codes of those who answered, and their answers placed."""
+
+    item: GivenItem
+    codes: list[str]
+    placed: Placed
 
 
 class DecisionIn(Schema):

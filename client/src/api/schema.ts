@@ -1624,6 +1624,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{identity}/items/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Item
+         * @description Return one item with the class on its spine: the last lines of all papers, placed.
+         */
+        get: operations["papers_api_item"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/class/{identity}.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Everything
+         * @description Return a class with all that was given to it, its papers and their marks, as one file.
+         */
+        get: operations["papers_api_everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{identity}/marks.csv": {
         parameters: {
             query?: never;
@@ -4707,6 +4747,16 @@ export interface components {
              * @default false
              */
             alike: boolean;
+        };
+        /**
+         * ItemPlaced
+         * @description One item with the class on its spine: the codes of those who answered, and their answers placed.
+         */
+        ItemPlaced: {
+            item: components["schemas"]["GivenItem"];
+            /** Codes */
+            codes: string[];
+            placed: components["schemas"]["Placed"];
         };
         /**
          * ProofPage
@@ -9502,6 +9552,85 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FailureRecord"];
                 };
+            };
+        };
+    };
+    papers_api_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPlaced"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_api_everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -92,6 +92,13 @@ export const router = createRouter({
       component: () => import('@/places/papers/SittingPlace.vue'),
     },
     {
+      path: '/sittings/:id/items/:number',
+      name: 'item',
+      props: true,
+      meta: { title: 'item', place: 'classes' },
+      component: () => import('@/places/papers/ItemPlace.vue'),
+    },
+    {
       path: '/sittings/:id/papers/:student',
       name: 'paper',
       props: true,

@@ -18,6 +18,7 @@ export const classes = {
     `Delete the code ${code} with every paper under it? This cannot be undone.`,
   removeYes: 'Delete for good',
   archive: 'Archive',
+  export: 'Export',
   restore: 'Restore',
   archived: 'archived',
   students: 'Codes of',
@@ -40,6 +41,8 @@ export const classes = {
 
 export const papers = {
   back: 'All classes',
+  backToGrid: 'All papers',
+  onSpine: (n: number) => `Item ${n} with the class on its spine`,
   of: (name: string, on: string) => `${name} · ${on}`,
   code: 'Code',
   total: 'Total',

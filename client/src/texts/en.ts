@@ -45,6 +45,7 @@ const written = {
     classes: 'Classes',
     sitting: 'Papers of a class',
     paper: 'One paper',
+    item: 'One item of a class',
     errors: 'Errors',
     house: 'House rules',
   },

@@ -177,6 +177,37 @@ def test_the_marks_leave_as_a_table_in_which_no_code_is_a_formula(ada: ApiClient
     assert text.splitlines() == ["code,1,2,total", "'=1+1,,,0", "02,4,,4"]
 
 
+def test_one_item_has_the_class_on_its_spine(ada: ApiClient) -> None:
+    grid = sitting_of(ada)
+    write(ada, grid, "01", item1=[*RIGHT, "check: 3(7-2) = 15"])
+    write(ada, grid, "02", item1=FIRST_ONLY)
+    write(ada, grid, "03", item1=["17/3"])
+    found = ada.call("GET", f"/sittings/{grid['id']}/items/1").json()
+    assert found["codes"] == ["01", "02", "03"]
+    groups = {group["where"]: group for group in found["placed"]["groups"]}
+    assert groups["fork"]["members"] == [1, 2]
+    assert groups["fork"]["errors"][0]["id"] == "distribute-first-term-only"
+    assert groups["right"]["members"] == [0]
+    assert ada.call("GET", f"/sittings/{grid['id']}/items/9").status_code == 404
+
+
+def test_a_class_leaves_whole_as_one_file(ada: ApiClient, ben: ApiClient) -> None:
+    grid = sitting_of(ada)
+    write(ada, grid, "02", item1=FIRST_ONLY)
+    school_class = ada.call("GET", "/classes").json()[0]
+    path = f"/sittings/class/{school_class['id']}.json"
+    record = ada.call("GET", path).json()
+    assert record["codes"] == ["01", "02", "03"]
+    (paper,) = record["sittings"][0]["papers"]
+    assert (paper["code"], paper["item"], paper["lines"], paper["earned"]) == (
+        "02",
+        1,
+        FIRST_ONLY,
+        2,
+    )
+    assert ben.call("GET", path).status_code == 404
+
+
 def test_a_code_and_a_class_go_with_everything_under_them(ada: ApiClient) -> None:
     grid = sitting_of(ada)
     write(ada, grid, "01", item1=RIGHT)

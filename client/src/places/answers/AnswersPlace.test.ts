@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { fakeServer, type Asked } from '@/shared/testing/server'
 import { words } from '@/texts/en'
 import AnswersPlace from './AnswersPlace.vue'
-import { largest, leavings, type Group } from './leavings'
+import { largest, leavings, type Group } from '@/answers/leavings'
 
 beforeEach(() => localStorage.clear())
 afterEach(() => void vi.unstubAllGlobals())

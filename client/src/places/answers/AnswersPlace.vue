@@ -4,9 +4,9 @@ import { computed, ref } from 'vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
-import AnswerGroups from './AnswerGroups.vue'
-import ClassSpine from './ClassSpine.vue'
-import SayNext from './SayNext.vue'
+import AnswerGroups from '@/answers/AnswerGroups.vue'
+import ClassSpine from '@/answers/ClassSpine.vue'
+import SayNext from '@/answers/SayNext.vue'
 import { useAnswers } from './useAnswers'
 
 const props = defineProps<{

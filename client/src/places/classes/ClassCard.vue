@@ -63,6 +63,9 @@ function put(): void {
       <el-button v-if="!archived" link type="primary" :aria-expanded="!!open" @click="toggle">
         {{ words.classes.size(row.size) }}
       </el-button>
+      <a v-if="!archived" :href="`/api/sittings/class/${row.id}.json`" download>{{
+        words.classes.export
+      }}</a>
       <el-button link type="primary" :disabled="busy" @click="put">
         {{ archived ? words.classes.restore : words.classes.archive }}
       </el-button>

@@ -36,7 +36,12 @@ function go(event: KeyboardEvent, down: boolean): void {
             <button type="button" @click="by = 'total'">{{ words.papers.total }}</button>
           </th>
           <th v-for="item in grid.items" :key="item.id" scope="col" :title="item.given">
-            {{ item.number }}
+            <router-link
+              :to="{ name: 'item', params: { id: grid.id, number: item.number } }"
+              :aria-label="words.papers.onSpine(item.number)"
+              :title="words.papers.onSpine(item.number)"
+              >{{ item.number }}</router-link
+            >
             <MathText
               v-if="item.reads"
               class="problem"

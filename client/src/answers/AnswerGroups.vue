@@ -73,7 +73,7 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: 1.6rem minmax(4rem, 7rem) 4rem 4.5rem minmax(0, 1fr);
+  grid-template-columns: 1.6rem minmax(4rem, 10rem) 3rem 4.5rem minmax(0, 1fr);
   gap: var(--space-2) var(--space-3);
   align-items: center;
   padding: var(--space-2) 0;

@@ -1,0 +1,36 @@
+"""One item of a sitting with the class on its spine."""
+
+from typing import Any
+
+from algebra import pool
+from api.failures import Refused
+from asking.asker import Asker
+
+from papers.models import Sitting, Work
+
+
+def item_placed(sitting: Sitting, number: int) -> dict[str, Any]:
+    """Return the item with the answers of all papers, each where it belongs on the worked example.
+
+    Raises:
+        Refused: 404, there is no such item.
+        Failure: its problem cannot be read, or it takes too long.
+    """
+    item = sitting.items.filter(number=number).first()
+    if item is None:
+        raise Refused(404, "not-found", "This item is not there (any more).")
+    teacher = sitting.school_class.teacher
+    works = list(item.works.select_related("student").order_by("student__position", "pk"))
+    answers = [_answer(work) for work in works]
+    record = Asker(teacher, sitting.house).record(item, answers=answers)
+    placed = pool.run("place", record, teacher.pk)
+    return {"item": item, "codes": [work.student.code for work in works], "placed": placed}
+
+
+def _answer(work: Work) -> str:
+    """Return the last line of the chain, which is what the paper answers; the last one before it is judged."""
+    judged = (work.judged or {}).get("lines", [])
+    for line in reversed(judged):
+        if line.get("role", "chain") == "chain":
+            return str(line.get("mathematics") or line["text"])
+    return str(work.lines[-1]) if work.lines else ""
