@@ -61,11 +61,6 @@ def exercises(page: Page) -> None:
     expect(page.locator(".katex").nth(8)).to_be_visible()
 
 
-def paper(page: Page) -> None:
-    """Side work, checks and words beside the spine."""
-    _opened(page, "A rope over the quay")
-
-
 def show(page: Page) -> None:
     """Shown to the class."""
     _opened(page, "Two fractions, one plank")
@@ -88,13 +83,6 @@ def the_set(page: Page) -> None:
     page.locator(".problem").nth(2).click()
 
 
-def coverage(page: Page) -> None:
-    """What a set covers."""
-    _set(page, "Equations that climb")
-    page.locator(".coverage").scroll_into_view_if_needed()
-    page.evaluate("document.querySelector('.coverage').scrollIntoView()")
-
-
 def give(page: Page) -> None:
     """A worked key."""
     _set(page, "Equations that climb")
@@ -109,13 +97,6 @@ def proof(page: Page) -> None:
     page.keyboard.press("Control+Enter")
     page.wait_for_url("**/proofs/*")
     expect(page.locator("ol > li, ol > article").nth(3)).to_be_visible()
-
-
-def pose(page: Page) -> None:
-    """A problem while it is posed."""
-    page.goto("/bench/new")
-    page.get_by_label("The problem, as the sheet has it").fill("(x^2 - 9)/(x + 3) = 2/3 x")
-    expect(page.locator(".reading .katex").first).to_be_visible()
 
 
 def study(page: Page) -> None:
@@ -137,11 +118,6 @@ def side_by_side(page: Page) -> None:
     _opened(page, "Buoy chain")
     page.get_by_role("button", name="Two ways side by side").click()
     expect(page.locator(".paths li").nth(3)).to_be_visible()
-
-
-def factoring(page: Page) -> None:
-    """A factoring, worked."""
-    _opened(page, "Crates to factor")
 
 
 def key(page: Page) -> None:
@@ -169,26 +145,75 @@ def house(page: Page) -> None:
     expect(page.locator(".katex").nth(2)).to_be_visible()
 
 
+ANSWERS = """01: x = 25/3
+02: 8 1/3
+03: x = -2/3
+04: 25/3
+05: -2/3
+06: x = 5
+07:
+08: x = 25/3
+09: no idea
+10: x = 5
+11: -2/3
+"""
+
+
+def answers(page: Page) -> None:
+    """Answers that came in for an example."""
+    _opened(page, "Two fractions, one plank")
+    page.goto(page.url.replace("/bench/", "/examples/") + "/answers")
+    page.locator("textarea").fill(ANSWERS)
+    expect(page.locator(".groups li").nth(3)).to_be_visible()
+
+
+def _sitting(page: Page) -> None:
+    page.goto("/classes")
+    page.get_by_role("link", name="Quiz: equations that climb").click()
+    expect(page.locator(".cell").first).to_be_visible()
+    expect(page.get_by_text("…", exact=True)).to_have_count(0)
+
+
+def sitting(page: Page) -> None:
+    """A class's papers."""
+    _sitting(page)
+
+
+def student_paper(page: Page) -> None:
+    """One paper, marked."""
+    _sitting(page)
+    page.get_by_role("link", name="Paper of 02").click()
+    expect(page.locator(".sum").first).to_be_visible()
+
+
+def item(page: Page) -> None:
+    """One item with the class on its spine."""
+    _sitting(page)
+    page.get_by_role("link", name="Item 4 with the class on its spine").click()
+    expect(page.locator(".class .line").first).to_be_visible()
+    page.evaluate("document.querySelector('.class').scrollIntoView()")
+
+
 PICTURES: dict[str, Callable[[Page], None]] = {
     "bench": bench,
     "forks": forks,
     "exercises": exercises,
-    "paper": paper,
     "show": show,
     "talk-track": talk_track,
     "set": the_set,
-    "coverage": coverage,
     "give": give,
     "proof": proof,
-    "pose": pose,
     "study": study,
     "first": first,
     "side-by-side": side_by_side,
-    "factoring": factoring,
     "key": key,
     "examples": examples,
     "errors": errors,
     "house": house,
+    "answers": answers,
+    "sitting": sitting,
+    "student-paper": student_paper,
+    "item": item,
 }
 
 

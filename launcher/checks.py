@@ -11,7 +11,10 @@ from launcher.postgres import Cluster
 from launcher.steps import fail, run, say
 
 TEST_CLUSTER = Cluster("test-postgres", durable=False)
-PARTS = {"test": "lint types core web client browser", "bench": "core start browser scale load"}
+PARTS = {
+    "test": "lint types core web client browser",
+    "bench": "core papers start browser scale load",
+}
 BESIDES = {"test": "long", "bench": ""}
 """Parts that run only when they are named."""
 _BIN = VENV / "bin"
@@ -128,6 +131,15 @@ def bench(options: argparse.Namespace) -> int:
     if "core" in parts:
         env = {"PYTHONPATH": f"{ROOT / 'core'}"}
         run("core", [PYTHON, ROOT / "bench" / "core.py"], env=env, advice="See above.", shown=True)
+    if "papers" in parts:
+        env = {"PYTHONPATH": f"{ROOT / 'core'}"}
+        run(
+            "papers",
+            [PYTHON, ROOT / "bench" / "papers.py"],
+            env=env,
+            advice="See above.",
+            shown=True,
+        )
     if "start" in parts:
         run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
     served = [part for part in ("browser", "scale", "load") if part in parts]
