@@ -152,10 +152,14 @@ def _is_an_end(checked: Checked) -> bool:
 def _is_carried(checked: Checked) -> bool:
     """Whether lines after the first error lead honestly to an end."""
     follow, first = checked["follow_through"], checked["first_wrong"]
-    chain = [
-        n for n, line in enumerate(checked["lines"], 1) if line.get("role", "chain") == "chain"
-    ]
+    chain = _chain(checked)
     return bool(follow and follow["carried"] and first and chain and chain[-1] > first)
+
+
+def _chain(checked: Checked) -> list[int]:
+    """Return the numbers of the chain's lines."""
+    lines = enumerate(checked["lines"], start=1)
+    return [number for number, line in lines if line.get("role", "chain") == "chain"]
 
 
 def _conclude(checked: Checked, found: Evidence, answer: _Answer) -> None:
@@ -166,6 +170,9 @@ def _conclude(checked: Checked, found: Evidence, answer: _Answer) -> None:
         found.finish(found.undecided[min(found.undecided)])
     elif _is_carried(checked):
         found.finish(said.SHOWN_LATER(line=len(checked["lines"])))
+    elif found.faults and checked["answer"]["finished"] and len(_chain(checked)) > 1:
+        last = _chain(checked)[-1]
+        found.finish(said.NOTHING_LEFT(line=last), last)  # an error is paid once
 
 
 def _earned(

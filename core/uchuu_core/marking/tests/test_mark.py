@@ -58,6 +58,18 @@ def taken(found: dict[str, Any]) -> list[tuple[str, int | None, int]]:
             ["x + 6 = x^2", "x^2 - x - 6 = 0", "(x-3)(x+2) = 0", "x = 3 or x = -2", "x = 3"],
             [],
         ),
+        # an error that leaves nothing of a later step is paid once
+        (
+            ("solve", "6w^2 = 84"),
+            ["w^2 = 14", "w = sqrt(14)"],
+            [("both-roots", 2), ("answer", 2)],
+        ),
+        # a miscopied problem is judged as copied
+        (
+            ("solve", "3x + 4 = 10"),
+            ["3x - 4 = 10", "3x = 14", "x = 14/3"],
+            [("answer", 1)],
+        ),
         (("factor", "6x^2 + 9x"), ["3(2x^2 + 3x)"], [("answer", 1)]),
         (
             ("solve", "x^2 - x - 6 = 0"),
