@@ -35,9 +35,11 @@ from papers.schemas import (
     SittingChange,
     SittingIn,
     SittingRow,
+    Slip,
     TableIn,
     TakenIn,
 )
+from papers.slips import slips_of
 from papers.table import MOST_ROWS, papers_of
 
 router = Router()
@@ -148,6 +150,12 @@ def decide(request: HttpRequest, identity: UUID, student: int, body: DecisionIn)
 def item(request: HttpRequest, identity: UUID, number: int) -> dict[str, Any]:
     """Return one item with the class on its spine: the last lines of all papers, placed."""
     return item_placed(_of(request, identity), number)
+
+
+@router.get("/{identity}/slips", response={200: list[Slip], **_REFUSALS})
+def slips(request: HttpRequest, identity: UUID) -> list[dict[str, Any]]:
+    """Return a slip for each student who left the line, to be printed and given back."""
+    return slips_of(_of(request, identity))
 
 
 @router.get("/class/{identity}.json")

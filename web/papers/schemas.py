@@ -187,6 +187,26 @@ class ItemPlaced(Schema):
     placed: Placed
 
 
+class SlipEntry(Schema):
+    """Where one item first left: the line, the right one in its place, and what to say."""
+
+    number: int
+    reads: Reading | None
+    line: int
+    wrote: str
+    wrote_latex: str | None
+    name: str
+    says: str
+    instead_latex: str | None
+
+
+class Slip(Schema):
+    """What one student is given back."""
+
+    code: str
+    entries: list[SlipEntry]
+
+
 class DecisionIn(Schema):
     """What the teacher decides of one mark; None: the proposal stands again. ``alike``: on equal work too."""
 

@@ -1644,6 +1644,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{identity}/slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Slips
+         * @description Return a slip for each student who left the line, to be printed and given back.
+         */
+        get: operations["papers_api_slips"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/class/{identity}.json": {
         parameters: {
             query?: never;
@@ -4757,6 +4777,37 @@ export interface components {
             /** Codes */
             codes: string[];
             placed: components["schemas"]["Placed"];
+        };
+        /**
+         * Slip
+         * @description What one student is given back.
+         */
+        Slip: {
+            /** Code */
+            code: string;
+            /** Entries */
+            entries: components["schemas"]["SlipEntry"][];
+        };
+        /**
+         * SlipEntry
+         * @description Where one item first left: the line, the right one in its place, and what to say.
+         */
+        SlipEntry: {
+            /** Number */
+            number: number;
+            reads: components["schemas"]["Reading"] | null;
+            /** Line */
+            line: number;
+            /** Wrote */
+            wrote: string;
+            /** Wrote Latex */
+            wrote_latex: string | null;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Instead Latex */
+            instead_latex: string | null;
         };
         /**
          * ProofPage
@@ -9574,6 +9625,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ItemPlaced"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_api_slips: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Slip"][];
                 };
             };
             /** @description Unauthorized */

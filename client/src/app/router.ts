@@ -92,6 +92,13 @@ export const router = createRouter({
       component: () => import('@/places/papers/SittingPlace.vue'),
     },
     {
+      path: '/sittings/:id/slips',
+      name: 'slips',
+      props: true,
+      meta: { title: 'slips', place: 'classes' },
+      component: () => import('@/places/papers/SlipsPlace.vue'),
+    },
+    {
       path: '/sittings/:id/items/:number',
       name: 'item',
       props: true,

@@ -46,6 +46,7 @@ const written = {
     sitting: 'Papers of a class',
     paper: 'One paper',
     item: 'One item of a class',
+    slips: 'Slips',
     errors: 'Errors',
     house: 'House rules',
   },

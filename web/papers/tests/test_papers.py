@@ -191,6 +191,19 @@ def test_one_item_has_the_class_on_its_spine(ada: ApiClient) -> None:
     assert ada.call("GET", f"/sittings/{grid['id']}/items/9").status_code == 404
 
 
+def test_a_slip_says_where_a_student_first_left_and_what_to_say(ada: ApiClient) -> None:
+    grid = sitting_of(ada)
+    write(ada, grid, "01", item1=RIGHT)
+    write(ada, grid, "02", item1=["3x - 6 = 15", "3x = 9", "x = 3"], item2=["x = 3 or x = 2"])
+    (slip,) = ada.call("GET", f"/sittings/{grid['id']}/slips").json()
+    assert slip["code"] == "02"
+    first = slip["entries"][0]
+    assert (first["number"], first["line"], first["wrote"]) == (1, 2, "3x = 9")
+    assert first["instead_latex"]
+    assert first["says"]
+    assert [entry["number"] for entry in slip["entries"]] == [1, 2]
+
+
 def test_a_class_leaves_whole_as_one_file(ada: ApiClient, ben: ApiClient) -> None:
     grid = sitting_of(ada)
     write(ada, grid, "02", item1=FIRST_ONLY)

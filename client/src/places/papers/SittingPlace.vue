@@ -59,6 +59,9 @@ const title = computed(() =>
             />
           </el-select>
           <el-checkbox v-model="wish.asking">{{ words.papers.filter }}</el-checkbox>
+          <router-link :to="{ name: 'slips', params: { id } }">{{
+            words.papers.slips
+          }}</router-link>
           <a class="el-button" :href="`/api/sittings/${id}/marks.csv`" download>{{
             words.papers.marks
           }}</a>

@@ -6,6 +6,7 @@ import { fakeServer, judged, type Asked } from '@/shared/testing/server'
 import { words } from '@/texts/en'
 import PaperPlace from './PaperPlace.vue'
 import SittingPlace from './SittingPlace.vue'
+import SlipsPlace from './SlipsPlace.vue'
 
 const pushed: unknown[] = []
 vi.mock('vue-router', () => ({
@@ -47,6 +48,15 @@ const work = (id: number, more: object = {}) => ({
 const blank = work(11, { lines: [], checked: [], marks: [], earned: null, of: null, alike: 0 })
 const paper = { student: { id: 1, code: '01' }, works: [work(10), blank] }
 
+const slip = {
+  code: '02',
+  entries: [
+    {
+      ...{ number: 1, reads, line: 2, wrote: '3x = 9', wrote_latex: null, name: 'Signs' },
+      ...{ says: 'Say why.', instead_latex: '3x=21' },
+    },
+  ],
+}
 const sent: Asked[] = []
 function server(asked: Asked) {
   if (asked.method !== 'GET') sent.push(asked)
@@ -57,10 +67,14 @@ function server(asked: Asked) {
     ]
     return { body: { changed: 1, rows, grid } }
   }
+  if (asked.path.endsWith('/slips')) return { body: [slip] }
   return { body: asked.path.includes('/papers/') ? paper : grid }
 }
 
-async function opened(place: typeof PaperPlace | typeof SittingPlace, props: object) {
+async function opened(
+  place: typeof PaperPlace | typeof SittingPlace | typeof SlipsPlace,
+  props: object,
+) {
   fakeServer(server)
   sent.length = pushed.length = 0
   const plugins: [typeof VueQueryPlugin, object][] = [
@@ -138,5 +152,13 @@ test('keys change the student and go to the next question', async () => {
   press('ArrowDown')
   const next = { name: 'paper', params: { id: 's', student: 2 } }
   expect(pushed).toEqual([next, next])
+  place.unmount()
+})
+
+test('a slip says where a student left, what is right there, and what to do', async () => {
+  const place = await opened(SlipsPlace, { id: 's' })
+  const text = place.find('.slips li').text()
+  for (const part of ['02', words.papers.youWrote(2), '3x = 9', words.papers.rightLine, 'Say why.'])
+    expect(text).toContain(part)
   place.unmount()
 })
