@@ -152,6 +152,14 @@ def item(request: HttpRequest, identity: UUID, number: int) -> dict[str, Any]:
     return item_placed(_of(request, identity), number)
 
 
+@router.post("/{identity}/mark", response={200: GridOut, **_REFUSALS})
+def mark_again(request: HttpRequest, identity: UUID) -> dict[str, Any]:
+    """Mark also what could not be marked in time."""
+    sitting = _of(request, identity)
+    mark(sitting, again=True)
+    return _grid(sitting)
+
+
 @router.get("/{identity}/slips", response={200: list[Slip], **_REFUSALS})
 def slips(request: HttpRequest, identity: UUID) -> list[dict[str, Any]]:
     """Return a slip for each student who left the line, to be printed and given back."""

@@ -1,6 +1,6 @@
 """What screens read of sittings: the grid, one paper, a table to take away."""
 
-from collections import defaultdict
+from collections import Counter, defaultdict
 from collections.abc import Iterator
 from typing import Any
 from uuid import UUID
@@ -71,13 +71,13 @@ def cells_of(sitting: Sitting) -> list[dict[str, Any]]:
 
 
 def _decided(sitting: Sitting) -> dict[int, int]:
-    """Return by how much the teacher's decisions change each work's marks."""
+    """Return by how much the teacher's decisions change each work's marks; of marks that are there."""
     changes: dict[int, int] = defaultdict(int)
     found = Overruling.objects.filter(work__item__sitting=sitting).select_related("work")
     for one in found:
-        marks = (one.work.judged or {}).get("marks", [])
-        proposed = next((mark["earned"] for mark in marks if mark["key"] == one.key), 0)
-        changes[one.work_id] += one.earned - proposed
+        marks = {mark["key"]: mark for mark in (one.work.judged or {}).get("marks", [])}
+        if one.key in marks:
+            changes[one.work_id] += one.earned - marks[one.key]["earned"]
     return changes
 
 
@@ -103,43 +103,30 @@ def table_of(sitting: Sitting) -> Iterator[list[Any]]:
 
 def paper_of(sitting: Sitting, student: Student) -> dict[str, Any]:
     """Return one student's paper: for each item what was written, how it stands, its marks."""
-    works = {
-        work.item_id: work
-        for work in Work.objects.filter(student=student, item__sitting=sitting).prefetch_related(
-            "overrulings"
-        )
-    }
+    found = Work.objects.filter(student=student, item__sitting=sitting)
+    works = {work.item_id: work for work in found.prefetch_related("overrulings")}
+    same = Work.objects.filter(wrote__in=[work.wrote for work in works.values()])
+    alike = Counter(same.exclude(student=student).values_list("item_id", "wrote"))
     return {
         "student": student,
         "works": [
-            _work_record(works[item.pk]) if item.pk in works else _blank(item)
+            _work_record(work, alike[item.pk, work.wrote])
+            if (work := works.get(item.pk))
+            else _blank(item)
             for item in sitting.items.all()
         ],
     }
 
 
 def _blank(item: SittingItem) -> dict[str, Any]:
-    return {
-        "item": item.pk,
-        "lines": [],
-        "answer_alone": False,
-        "waiting": False,
-        "refused": "",
-        "checked": [],
-        "right": False,
-        "marks": [],
-        "earned": None,
-        "of": None,
-        "ask": [],
-        "alike": 0,
-    }
+    """Return the record of an item for which nothing was given."""
+    return {**_work_record(Work(item=item)), "waiting": False}
 
 
-def _work_record(work: Work) -> dict[str, Any]:
+def _work_record(work: Work, alike: int = 0) -> dict[str, Any]:
     judged = work.judged or {}
-    decided = {one.key: one for one in work.overrulings.all()}
+    decided = {one.key: one for one in work.overrulings.all()} if work.pk else {}
     marks = [_decided_mark(mark, decided.get(mark["key"])) for mark in judged.get("marks", [])]
-    alike = Work.objects.filter(item_id=work.item_id, wrote=work.wrote).exclude(pk=work.pk).count()
     total = sum(mark["earned"] for mark in marks)
     return {
         "item": work.item_id,
@@ -147,6 +134,7 @@ def _work_record(work: Work) -> dict[str, Any]:
         "answer_alone": work.answer_alone,
         "waiting": work.judged is None,
         "refused": judged.get("refused", ""),
+        "late": judged.get("late", False),
         "checked": judged.get("lines", []),
         "right": judged.get("answer", {}).get("right", False),
         "marks": marks,

@@ -155,7 +155,7 @@ class DecidedMark(Schema):
 class WorkOut(Schema):
     """One item of a paper: what was written, how it is judged and marked.
 
-    ``alike``: how many other papers wrote the same.
+    ``alike``: how many other papers wrote the same. ``late``: it could not be marked in time.
     """
 
     item: int
@@ -163,6 +163,7 @@ class WorkOut(Schema):
     answer_alone: bool
     waiting: bool
     refused: str
+    late: bool
     checked: list[CheckedLine]
     right: bool
     marks: list[DecidedMark]

@@ -8,7 +8,7 @@ from exchange.reading import refuse
 from exchange.workbook import FORMULA
 
 from papers.actions.take_in import Given
-from papers.models import MOST_LINE, SittingItem
+from papers.models import MOST_LINE, MOST_LINES, SittingItem
 
 MOST_ROWS = 4000
 _ITEM = re.compile(r"^\s*(?:no\.?\s*|#)?(\d{1,3})\s*[.):]?\s*$")
@@ -50,9 +50,12 @@ def papers_of(
             continue
         student = by_code[cells[0].casefold()]
         item = by_number[int(_ITEM.match(cells[1])[1])]  # type: ignore[index]
-        lines = [cell for cell in cells[2:] if cell]
         known = found.get((student.pk, item.pk))
-        found[student.pk, item.pk] = Given(student, item, [*(known.lines if known else []), *lines])
+        lines = [*(known.lines if known else []), *(cell for cell in cells[2:] if cell)]
+        if len(lines) > MOST_LINES:
+            told[-1] = Told(at, False, f"A paper has at most {MOST_LINES} lines for an item.")
+            continue
+        found[student.pk, item.pk] = Given(student, item, lines)
     return list(found.values()), told
 
 

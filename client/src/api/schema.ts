@@ -1644,6 +1644,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{identity}/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mark Again
+         * @description Mark also what could not be marked in time.
+         */
+        post: operations["papers_api_mark_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{identity}/slips": {
         parameters: {
             query?: never;
@@ -4669,7 +4689,7 @@ export interface components {
          * WorkOut
          * @description One item of a paper: what was written, how it is judged and marked.
          *
-         *     ``alike``: how many other papers wrote the same.
+         *     ``alike``: how many other papers wrote the same. ``late``: it could not be marked in time.
          */
         WorkOut: {
             /** Item */
@@ -4682,6 +4702,8 @@ export interface components {
             waiting: boolean;
             /** Refused */
             refused: string;
+            /** Late */
+            late: boolean;
             /** Checked */
             checked: components["schemas"]["CheckedLine"][];
             /** Right */
@@ -9625,6 +9647,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ItemPlaced"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_api_mark_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridOut"];
                 };
             };
             /** @description Unauthorized */

@@ -22,7 +22,7 @@ _NONE = re.compile(
 def as_answer(text: str, context: Context) -> str:
     """Write a bare value as a value of the unknown, where an equation is solved.
 
-    Values side by side (``x = 3  x = -2``) are alternatives; the usual words and signs for “no solution”
+    Values of the unknown side by side (``x = 3  x = -2``) are alternatives; the usual words and signs for “no solution”
     are written so.
     """
     text = text.strip()
@@ -31,7 +31,8 @@ def as_answer(text: str, context: Context) -> str:
     if _NONE.fullmatch(text):
         return "no solution"
     unknown = re.escape(context.unknown)
-    text = re.sub(rf"(?<=[\w)}}])\s+(?={unknown}\s*=)(?<!or )(?<!and )", " or ", text)
+    if re.match(rf"{unknown}\s*=", text):
+        text = re.sub(rf"(?<=[\d)}}])\s+(?={unknown}\s*=)", " or ", text)
     if _STATES.search(text) or any(word in text.lower() for word in _WORDS):
         return text
     return f"{context.unknown} = {text}"

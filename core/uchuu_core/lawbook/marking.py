@@ -188,6 +188,23 @@ STEPS: tuple[MarkStep, ...] = (
     _step("end-behaviour", "gives the end behaviour", functions.END_BEHAVIOUR),
 )  # fmt: skip
 STEP_OF: dict[Law, MarkStep] = {law: step for step in STEPS for law in step.laws}
+FEATURES = {
+    "domain": "domain",
+    "hole": "hole",
+    "holes": "hole",
+    "vertical asymptote": "vertical-asymptote",
+    "vertical asymptotes": "vertical-asymptote",
+    "asymptotes": "vertical-asymptote",
+    "horizontal asymptote": "end-asymptote",
+    "oblique asymptote": "end-asymptote",
+    "x-intercept": "x-intercept",
+    "x-intercepts": "x-intercept",
+    "y-intercept": "y-intercept",
+    "end left": "end-behaviour",
+    "end right": "end-behaviour",
+    "end behavior": "end-behaviour",
+}
+"""The step of each feature, by its label: a result of its own, which no other line shows."""
 TIDIES = frozenset(
     (n.ADD_NUMBERS, n.SUBTRACT_NUMBERS, n.DECIMAL_AS_FRACTION, n.IMPROPER_FRACTION, n.REORDER)
     + (linear.TURN_EQUATION_ROUND, linear.SOLVE_LINEAR)
@@ -201,6 +218,7 @@ IN_LINE_WITH_SLIP = Sentence("Line {line} {does}, with a slip: {error}.")
 IN_LINE_BY_LUCK = Sentence("Line {line} is right in value, but looks like “{error}”.")
 SHOWN_LATER = Sentence("Line {line} cannot be reached without it.")
 ANSWER_SHOWS = Sentence("The answer is right, so this was done.")
+BEFORE_OFF = Sentence("All points, before anything is taken off.")
 NOTHING_LEFT = Sentence("After line {line} nothing of it is left to do.")
 NOT_HERE = Sentence("Line {line}: {error}.")
 NOT_FOLLOWING = Sentence("Line {line} does not follow.")

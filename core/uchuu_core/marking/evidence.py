@@ -9,9 +9,10 @@ from uchuu_core.lawbook.law import Family
 from uchuu_core.lawbook.marking import CHECKS, STEP_OF, MarkStep
 from uchuu_core.lawbook.register import LAWS
 from uchuu_core.lawbook.says import Says
-from uchuu_core.marking.ways import MarkedWay
+from uchuu_core.marking.ways import RESULTS, MarkedWay
 from uchuu_core.moves.catalogue import DUE
 from uchuu_core.moves.errors import found_otherwise
+from uchuu_core.notation.feature_labels import labelled
 
 KEPT = frozenset((found_otherwise.RATIONAL_EXTRANEOUS.key, found_otherwise.RADICAL_EXTRANEOUS.key))
 """Errors that only the missing check made possible."""
@@ -29,11 +30,12 @@ class Shown:
 
 @dataclass(frozen=True, slots=True)
 class Fault:
-    """A line that does not hold: the error's id (None: not known) and what it is called."""
+    """A line that does not hold: the error's id (None: not known), its name, the feature that it misstates."""
 
     line: int
     error: str | None
     name: str | None
+    feature: str = ""
 
     @property
     def is_slip(self) -> bool:
@@ -65,11 +67,11 @@ class Evidence:
     def has_done(self, key: str, line: int, because: Says) -> None:
         """Note a step that a line does, and those that must have been done before it.
 
-        Everyday steps come anywhere: they say nothing of those before them.
+        Everyday steps come anywhere, and a result is its own: they say nothing of those before them.
         """
         for place, step in enumerate(self.way):
-            if step.key == key and not step.is_plain:
-                for before in self.way[:place]:
+            if step.key == key and not step.is_plain and key not in RESULTS:
+                for before in (one for one in self.way[:place] if one.key not in RESULTS):
                     self.steps.setdefault(
                         before.key, Shown(True, line, said.SHOWN_LATER(line=line))
                     )
@@ -95,17 +97,25 @@ class Evidence:
             self.steps[step.key] = Shown(False, fault.line, fault.says)
 
     def _attempted(self, fault: Fault) -> MarkStep | None:
-        """Return the step that the line should have done: one that its error distorts, else the next."""
+        """Return the step that the line should have done: its feature, what its error distorts, else the next."""
+        if fault.feature:
+            return next((step for step in self.way if step.key == fault.feature), None)
         due = DUE.get(fault.error or "", Family.NONE)
         open_ones = [step for step in self.way[self._place + 1 :] if step.key not in self.steps]
         fitting = [step for step in open_ones if any(law.families & due for law in step.laws)]
         return next(iter(fitting or open_ones), None)
 
     def finish(self, because: Says, line: int | None = None) -> None:
-        """The end was reached: what is not lost was done."""
+        """The end was reached: what is not lost was done, but for results, which have lines of their own."""
         self.end = Shown(True, line, because)
         for step in self.way:
-            self.steps.setdefault(step.key, self.end)
+            if step.key not in RESULTS:
+                self.steps.setdefault(step.key, self.end)
+
+    @property
+    def lacks_results(self) -> bool:
+        """Whether results are asked for that no line gives."""
+        return any(step.key in RESULTS and step.key not in self.steps for step in self.way)
 
 
 def evidence_of(checked: Checked, ways: tuple[MarkedWay, ...]) -> Evidence:
@@ -128,8 +138,9 @@ def _look(number: int, line: CheckedLine, found: Evidence, known: set[str]) -> N
     elif line["verdict"] in ("wrong", "loses"):
         if role == "chain" or role == "remark":
             error = line.get("error")
-            fault = Fault(number, error["id"] if error else None, error["name"] if error else None)
-            if fault.error is None or fault.error not in known:  # an error is paid once
+            key, name = (error["id"], error["name"]) if error else (None, None)
+            fault = Fault(number, key, name, _feature(line))
+            if fault.error not in known or fault.feature:  # an error is paid once
                 known.update([fault.error] if fault.error else [])
                 found.has_failed(fault)
     else:
@@ -145,6 +156,15 @@ def _holds(line: CheckedLine) -> bool:
     return line["verdict"] in ("ok", "may-add", "unfinished")
 
 
+def _feature(line: CheckedLine) -> str:
+    """Return the step of the feature that a line states; empty where it states none."""
+    found = labelled(line["text"]) if line.get("feature") else None
+    return said.FEATURES.get(found[0], "") if found else ""
+
+
 def _steps(line: CheckedLine) -> list[MarkStep]:
+    feature = _feature(line)
+    if feature:
+        return [step for step in said.STEPS if step.key == feature]
     laws = [LAWS[key] for key in line.get("laws", ()) if key in LAWS]
     return list(dict.fromkeys(STEP_OF[law] for law in laws if law in STEP_OF))

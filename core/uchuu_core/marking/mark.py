@@ -19,8 +19,9 @@ from uchuu_core.lawbook import marking as said
 from uchuu_core.lawbook.says import Says
 from uchuu_core.marking.evidence import KEPT, Evidence, Fault, Shown, evidence_of
 from uchuu_core.marking.scheme import CHECK, CONCEPT, FORM, MISSING, POINTS, SLIP, scheme
-from uchuu_core.marking.ways import ways
+from uchuu_core.marking.ways import RESULTS, ways
 from uchuu_core.placing.explaining import explaining_of
+from uchuu_core.placing.reading import line_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -100,7 +101,9 @@ def _name_as_placed(checked: Checked, problem: Problem) -> None:
     line = checked["lines"][0] if checked["lines"] else None
     if line is None or line["verdict"] not in ("wrong", "loses"):
         return
-    ways = explaining_of(replace(problem, lines=())).ways_to(problem.read(problem.lines[0]))
+    explaining = explaining_of(replace(problem, lines=()))
+    answer = line_of(problem.lines[0], explaining.example.context)
+    ways = explaining.ways_to(answer) if answer is not None else []
     if ways:
         named = worded(ways[0].error, None, None, [], problem.own)
         line["error"], checked["error"] = error_record(named, problem.own), ways[0].error
@@ -146,7 +149,7 @@ def _answer(checked: Checked, found: Evidence, asked: Marking) -> _Answer:
 
 def _is_an_end(checked: Checked) -> bool:
     """Whether the last line is an answer, finished or not: no equation that is still to be solved."""
-    return checked["answer"]["finished"] or ALONE not in checked["lines"][-1].get("unmet", ())
+    return not any(ALONE in line.get("unmet", ()) for line in checked["lines"])
 
 
 def _is_carried(checked: Checked) -> bool:
@@ -164,13 +167,14 @@ def _chain(checked: Checked) -> list[int]:
 
 def _conclude(checked: Checked, found: Evidence, answer: _Answer) -> None:
     """What an end that stands, or that nobody can decide, says of the steps that no line shows."""
-    if answer.right and not answer.pending and checked["answer"]["finished"]:
+    is_end = checked["answer"]["finished"] and not found.lacks_results
+    if answer.right and not answer.pending and is_end:
         found.finish(said.ANSWER_SHOWS())
     elif found.undecided:
         found.finish(found.undecided[min(found.undecided)])
     elif _is_carried(checked):
         found.finish(said.SHOWN_LATER(line=len(checked["lines"])))
-    elif found.faults and checked["answer"]["finished"] and len(_chain(checked)) > 1:
+    elif found.faults and is_end and len(_chain(checked)) > 1:
         last = _chain(checked)[-1]
         found.finish(said.NOTHING_LEFT(line=last), last)  # an error is paid once
 
@@ -206,7 +210,8 @@ def _best(one: Wanted, listed: tuple[Wanted, ...], found: Evidence) -> Shown | N
     for key, each in shown.items():
         if not each.done and _pays(key, listed) == one:
             return each
-    return next((each for each in shown.values() if each.done), None) or found.end
+    end = found.end if one.kind == "method" else None
+    return next((each for each in shown.values() if each.done), end)
 
 
 def _pays(step: str, listed: tuple[Wanted, ...]) -> Wanted | None:
@@ -253,9 +258,10 @@ def _deducted(
     """Return all points and what is taken off, never more than there is, nothing twice."""
     by_key = {one.key: one for one in listed}
     points = by_key.get(POINTS) or Wanted(POINTS, "accuracy", 0)
-    marks = [_mark(points, points.worth, None, answer.because)]
+    off = _off(checked, found, answer)
+    marks = [_mark(points, points.worth, None, said.BEFORE_OFF() if off else answer.because)]
     left = points.worth
-    for key, line, because in _off(checked, found, answer):
+    for key, line, because in off:
         one = by_key.get(key)
         if one is None:
             continue
@@ -270,11 +276,14 @@ def _off(checked: Checked, found: Evidence, answer: _Answer) -> list[tuple[str, 
     taken: list[tuple[str, int | None, Says]] = [
         (_kind(fault), fault.line, fault.says) for fault in found.faults
     ]
-    stops = [step for step in found.way if step.key not in found.steps]
-    if not answer.right and (not found.faults or not _is_carried(checked)):
-        taken += [(MISSING, None, said.NO_LINE(does=step.does)) for step in stops]
-        if not found.faults:
-            taken.append((MISSING, None, answer.because))
+    has_stopped = not answer.right and (not found.faults or not _is_carried(checked))
+    taken += [
+        (MISSING, None, said.NO_LINE(does=step.does))
+        for step in found.way
+        if step.key not in found.steps and (has_stopped or step.key in RESULTS)
+    ]
+    if has_stopped and not found.faults:
+        taken.append((MISSING, None, answer.because))
     if not checked["lines"]:
         taken += [(MISSING, None, said.ANSWER_MISSING())] * limits.MOST_WORTH
     if answer.right and not answer.pending and not checked["answer"]["finished"]:

@@ -1,10 +1,12 @@
 """The ``scheme`` operation of the contract: what an item's marks are for."""
 
+from uchuu_core import limits
 from uchuu_core.answers.marked import MarkKind, Scheme, SchemeMark, School
 from uchuu_core.contract import Problem
+from uchuu_core.failures import BadRequest
 from uchuu_core.lawbook import marking as said
 from uchuu_core.lawbook.marking import MarkStep
-from uchuu_core.marking.ways import FEATURES, MarkedWay, aligned, rank, ways
+from uchuu_core.marking.ways import RESULTS, MarkedWay, aligned, rank, ways
 
 MOST_STEPS = 4
 """Steps that earn a mark of their own where no total is asked for."""
@@ -22,7 +24,12 @@ def scheme(
 
     Raises:
         Unreadable, TooLarge: the given cannot be read.
+        BadRequest: *worth* is less than nothing, or more than the bound.
     """
+    if worth is not None and not 0 <= worth <= limits.MOST_WORTH:
+        raise BadRequest(f"An item is worth between 0 and {limits.MOST_WORTH} marks.")
+    if worth == 0:
+        return {"school": school, "marks": [], "total": 0}
     found = ways(problem)
     if school == "deductions":
         return _deductions(found, worth)
@@ -47,7 +54,7 @@ def _steps(found: tuple[MarkedWay, ...], worth: int | None, problem: Problem) ->
     ranked = sorted(
         range(len(way.steps)),
         key=lambda place: (
-            is_study and way.steps[place].key not in FEATURES,
+            is_study and way.steps[place].key not in RESULTS,
             rank(way.laws[way.steps[place].key]),
             place,
         ),
@@ -57,7 +64,7 @@ def _steps(found: tuple[MarkedWay, ...], worth: int | None, problem: Problem) ->
 
 def _step_mark(step: MarkStep, wanted: list[str], found: tuple[MarkedWay, ...]) -> SchemeMark:
     first = found[0]
-    kind: MarkKind = "accuracy" if step.key in FEATURES else "method"
+    kind: MarkKind = "accuracy" if step.key in RESULTS else "method"
     names = {one.key: one for way in found for one in way.steps}
     keys = [step.key]
     for way in found[1:]:

@@ -9,16 +9,13 @@ from uchuu_core.contract import Problem, Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.law import Law
-from uchuu_core.lawbook.marking import CHECKS, STEP_OF, MarkStep
+from uchuu_core.lawbook.marking import CHECKS, FEATURES, STEP_OF, MarkStep
 from uchuu_core.methods.catalogue import applicable, chosen
 from uchuu_core.methods.method import Method, at_density
 
 MOST_WAYS = 5
 """Ways that a scheme takes into account."""
-FEATURES = frozenset(
-    ("domain", "hole", "vertical-asymptote", "end-asymptote", "x-intercept", "y-intercept")
-    + ("end-behaviour",)
-)
+RESULTS = frozenset(FEATURES.values())
 """Steps that give a result of their own: an accuracy mark."""
 
 

@@ -62,7 +62,7 @@ def grouped(answers: Sequence[str], context: Context) -> list[Group]:
 def _read(text: str, context: Context) -> _Read:
     if _BLANK.fullmatch(text):
         return _Read("blank", None, "")
-    line = _line_of(text, context)
+    line = line_of(text, context)
     if line is None:
         return _Read("unreadable", None, text)
     found = check(replace(_problem(text, context), explains=False))
@@ -81,8 +81,8 @@ def _problem(text: str, context: Context) -> Problem:
     return context.problem_with([as_answer(text, context)])
 
 
-def _line_of(text: str, context: Context) -> Line | None:
-    """Return the statement that an answer is; None where there is none, or a letter that is not known.
+def line_of(text: str, context: Context) -> Line | None:
+    """Return the statement that an answer is, as the problem's context reads it; None where there is none, or a letter that is not known.
 
     A letter alone is the choice of somebody, or a name: nothing to be judged.
     """

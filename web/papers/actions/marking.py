@@ -4,6 +4,7 @@ from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
 from algebra import pool
+from algebra.turns import Busy
 from asking.asker import Asker
 from django.db import transaction
 from jobs.models import OPEN, Job
@@ -18,14 +19,20 @@ AT_ONCE = 2
 """Of these, so many at a time: as many as the workers of the algebra that long calls may have."""
 
 
-def mark(sitting: Sitting) -> None:
-    """Begin to mark what is not marked on its present ground; nothing where that is going on or done."""
+def mark(sitting: Sitting, *, again: bool = False) -> None:
+    """Begin to mark what is not marked on its present ground; nothing where that is going on or done.
+
+    *again*: also what could not be marked in time.
+    """
     with transaction.atomic():
         locked = Sitting.objects.select_for_update().get(pk=sitting.pk)
         # asked apart: joined, the job would be the one of before the lock was had
         if locked.job_id and Job.objects.filter(pk=locked.job_id, state__in=OPEN).exists():
             return
-        if not any(_unmarked(item) for item in locked.items.all()):
+        if again:
+            late = Work.objects.filter(item__sitting=locked, judged__has_key="late")
+            late.update(ground="", judged=None)
+        if not _unmarked(locked):
             return
         teacher = locked.school_class.teacher
         locked.job = begin(teacher=teacher, kind="marking", params={"sitting": str(locked.pk)})
@@ -45,20 +52,20 @@ def ground_of(item: SittingItem) -> str:
 
 def plan(job: Job) -> list[Any]:
     """Return the steps: for an item, some of the different papers that are not marked yet."""
-    steps = []
     sitting = Sitting.objects.get(pk=job.params["sitting"])
-    for item in sitting.items.all():
-        wrote = _unmarked(item)
-        steps += [
-            {"item": item.pk, "wrote": wrote[start : start + A_STEP]}
-            for start in range(0, len(wrote), A_STEP)
-        ]
-    return steps
+    return [
+        {"item": item, "wrote": wrote[start : start + A_STEP]}
+        for item, wrote in _unmarked(sitting).items()
+        for start in range(0, len(wrote), A_STEP)
+    ]
 
 
 def one_item(job: Job, step: dict[str, Any]) -> int:
     """Mark one step's papers; done twice it stores the same."""
-    item = SittingItem.objects.select_related("sitting__school_class__teacher").get(pk=step["item"])
+    items = SittingItem.objects.select_related("sitting__school_class__teacher")
+    item = items.filter(pk=step["item"]).first()
+    if item is None:
+        return 0  # its class was deleted meanwhile
     ground, asker = ground_of(item), _asker(item)
     # of equal papers one is marked; what was written anew meanwhile is not there any more
     works = {work.wrote: work for work in item.works.filter(wrote__in=step["wrote"])}
@@ -73,17 +80,20 @@ def one_item(job: Job, step: dict[str, Any]) -> int:
 def finish(job: Job) -> tuple[dict[str, Any], str]:
     """Say what was marked; what came in meanwhile is marked next."""
     sitting = Sitting.objects.filter(pk=job.params["sitting"]).first()
-    if sitting is not None and any(_unmarked(item) for item in sitting.items.all()):
+    if sitting is not None and _unmarked(sitting):
         transaction.on_commit(lambda: mark(sitting))
     return {"sitting": job.params["sitting"], "marked": sum(job.results)}, ""
 
 
-def _unmarked(item: SittingItem) -> list[str]:
-    """Return the digests of papers of *item* whose marks stand on other ground, each once."""
-    found = (
-        item.works.exclude(ground=ground_of(item)).order_by("pk").values_list("wrote", flat=True)
-    )
-    return list(dict.fromkeys(found))
+def _unmarked(sitting: Sitting) -> dict[int, list[str]]:
+    """Return for each item the digests of papers whose marks stand on other ground, each once."""
+    ground = {item.pk: ground_of(item) for item in sitting.items.all()}
+    works = Work.objects.filter(item__sitting=sitting).order_by("item__number", "pk")
+    found: dict[int, dict[str, None]] = {}
+    for item, wrote, stands_on in works.values_list("item_id", "wrote", "ground"):
+        if stands_on != ground[item]:
+            found.setdefault(item, {})[wrote] = None
+    return {item: list(wrote) for item, wrote in found.items()}
 
 
 def _asker(item: SittingItem) -> Asker:
@@ -108,16 +118,16 @@ def _question(item: SittingItem, work: Work, asker: Asker) -> dict[str, Any]:
 
 
 def _marked(record: dict[str, Any], whose: int) -> dict[str, Any]:
-    """Return what is stored of a marked paper; one that cannot be marked asks the teacher."""
+    """Return what is stored of a marked paper; one that cannot be marked asks the teacher.
+
+    What was not done in time is said to be so: it is no answer, and asked for again on request.
+    """
     try:
         found = pool.run("mark", record, whose)
+    except (pool.TookTooLong, Busy) as failure:
+        return _refused(failure, late=True)
     except Failure as failure:
-        return {
-            "judged": {"refused": failure.message},
-            "earned": None,
-            "asks": 1,
-            "stop": "unproved",
-        }
+        return _refused(failure)
     error = next((line["error"] for line in found["lines"] if line.get("error")), None)
     return {
         "judged": found,
@@ -128,6 +138,12 @@ def _marked(record: dict[str, Any], whose: int) -> dict[str, Any]:
         "error_name": error["name"][:200] if error else "",
         "asks": len(found["ask"]),
     }
+
+
+def _refused(failure: Failure, *, late: bool = False) -> dict[str, Any]:
+    judged = {"refused": failure.message} | ({"late": True} if late else {})
+    nothing = {"earned": None, "of": None, "error": "", "error_name": ""}
+    return {**nothing, "judged": judged, "asks": 1, "stop": "unproved"}
 
 
 def _stop(found: dict[str, Any]) -> str:

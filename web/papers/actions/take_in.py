@@ -26,6 +26,11 @@ def take_in(given: Iterable[Given]) -> int:
 
     What is stored already keeps its marks; what changed loses them, and what the teacher overruled of it.
     """
+    given = list(given)
+    whose = {one.student.pk for one in given}
+    list(
+        Student.objects.select_for_update().filter(pk__in=whose).order_by("pk")
+    )  # one after another
     changed = 0
     for one in given:
         lines = _tidy(one.lines)

@@ -136,6 +136,34 @@ def test_what_the_teacher_decides_counts_and_survives_a_new_judgement(ada: ApiCl
     assert not Overruling.objects.exists()
 
 
+def test_a_decision_about_a_mark_that_is_not_there_any_more_counts_nowhere(ada: ApiClient) -> None:
+    grid = sitting_of(ada)
+    paper = write(ada, grid, "01", item1=FIRST_ONLY)
+    Overruling.objects.create(work=Work.objects.get(), key="no-such-mark", earned=1)
+    (cell,) = grid_of(ada, grid)["cells"]
+    assert cell["earned"] == paper["works"][0]["earned"] == 2
+
+
+def test_what_was_not_marked_in_time_is_no_answer_and_is_marked_again_on_request(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    run = pool.run
+
+    def late(*_: Any) -> Any:
+        raise pool.TookTooLong("It took too long.")
+
+    monkeypatch.setattr(pool, "run", late)
+    grid = sitting_of(ada)
+    work = write(ada, grid, "01", item1=RIGHT)["works"][0]
+    assert (work["late"], work["refused"], work["earned"]) == (True, "It took too long.", None)
+    begun = Job.objects.filter(kind="marking").count()
+    grid_of(ada, grid)
+    assert Job.objects.filter(kind="marking").count() == begun  # looking at it is no request
+    monkeypatch.setattr(pool, "run", run)
+    again = ada.call("POST", f"/sittings/{grid['id']}/mark").json()
+    assert [cell["earned"] for cell in again["cells"]] == [4]
+
+
 def test_work_that_is_written_anew_loses_its_marks_and_work_that_is_emptied_goes(
     ada: ApiClient,
 ) -> None:

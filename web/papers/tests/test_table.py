@@ -48,6 +48,13 @@ def test_cells_are_parted_by_what_the_table_uses(between: str) -> None:
     assert papers[0].lines == ["x = 1", "x = 2"]
 
 
+def test_no_line_of_a_paper_that_is_too_long_is_dropped_unsaid() -> None:
+    rows = [["c0", "1", *["x = 1"] * 40], ["c0", "1", *["x = 2"] * 40]]
+    papers, told = papers_of(rows, STUDENTS, ITEMS)
+    assert [one.taken for one in told] == [True, False]
+    assert len(papers[0].lines) == 40
+
+
 def test_a_table_that_is_too_long_is_refused_whole() -> None:
     with pytest.raises(Refused):
         papers_of([["c0", "1", "x"]] * (MOST_ROWS + 1), STUDENTS, ITEMS)

@@ -4,9 +4,7 @@ import { computed, ref } from 'vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
-import AnswerGroups from '@/answers/AnswerGroups.vue'
-import ClassSpine from '@/answers/ClassSpine.vue'
-import SayNext from '@/answers/SayNext.vue'
+import PlacedAnswers from '@/answers/PlacedAnswers.vue'
 import { useAnswers } from './useAnswers'
 
 const props = defineProps<{
@@ -63,21 +61,11 @@ const title = computed(() => words.answers.title(example.value?.title || words.b
       </form>
       <div v-if="placed" class="found" :aria-busy="isWaiting">
         <FailureNote :message="refusal" @again="again" />
-        <p v-if="!about.length" class="u-quiet">{{ words.answers.none }}</p>
-        <template v-else>
-          <AnswerGroups
-            :groups="placed.groups"
-            :of="about.length"
-            :codes-of="showsCodes ? answers.codesOf : null"
-            :given="example?.given ?? ''"
-          />
-          <SayNext :groups="placed.groups" />
-        </template>
-        <ClassSpine
-          :lines="placed.lines"
-          :numbers="placed.numbers"
-          :groups="placed.groups"
-          :of="about.length"
+        <PlacedAnswers
+          :placed="placed"
+          :codes="about.map((one) => one.code)"
+          :shows-codes="showsCodes"
+          :given="example?.given ?? ''"
         />
       </div>
     </div>
@@ -91,9 +79,6 @@ const title = computed(() => words.answers.title(example.value?.title || words.b
   gap: var(--space-6);
 }
 .found {
-  display: grid;
-  gap: var(--space-5);
-  align-content: start;
   min-width: 0;
 }
 .found[aria-busy='true'] {

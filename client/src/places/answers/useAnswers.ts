@@ -47,12 +47,7 @@ export function useAnswers(id: string) {
     text.value = cleared.value
     cleared.value = ''
   }
-  /** The codes of a group's members. */
-  const codesOf = (members: readonly number[]) =>
-    members.map((member) => about.value[member]?.code ?? '').filter(Boolean)
   const isWaiting = computed(() => action.busy.value || about.value !== answers.value)
 
-  return { text, cleared, example, placed, about, isWaiting, codesOf, clear, bringBack, ...action }
+  return { text, cleared, example, placed, about, isWaiting, clear, bringBack, ...action }
 }
-
-export type Answers = ReturnType<typeof useAnswers>

@@ -4,9 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
-import AnswerGroups from '@/answers/AnswerGroups.vue'
-import ClassSpine from '@/answers/ClassSpine.vue'
-import SayNext from '@/answers/SayNext.vue'
+import PlacedAnswers from '@/answers/PlacedAnswers.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
 
@@ -25,8 +23,6 @@ const { data, error, refetch } = useQuery({
     return result(api.GET('/api/sittings/{identity}/items/{number}', { params: { path } }))
   },
 })
-const codesOf = (members: readonly number[]) =>
-  members.map((member) => data.value?.codes[member] ?? '')
 </script>
 
 <template>
@@ -43,28 +39,12 @@ const codesOf = (members: readonly number[]) =>
         {{ words.answers.codes }}
       </el-checkbox>
     </template>
-    <p v-if="!data?.codes.length" class="u-quiet">{{ words.answers.none }}</p>
-    <div v-else class="found">
-      <AnswerGroups
-        :groups="data.placed.groups"
-        :of="data.codes.length"
-        :codes-of="showsCodes ? codesOf : null"
-        :given="data.item.given"
-      />
-      <SayNext :groups="data.placed.groups" />
-      <ClassSpine
-        :lines="data.placed.lines"
-        :numbers="data.placed.numbers"
-        :groups="data.placed.groups"
-        :of="data.codes.length"
-      />
-    </div>
+    <PlacedAnswers
+      v-if="data"
+      :placed="data.placed"
+      :codes="data.codes"
+      :shows-codes="showsCodes"
+      :given="data.item.given"
+    />
   </PrintedPage>
 </template>
-
-<style scoped>
-.found {
-  display: grid;
-  gap: var(--space-5);
-}
-</style>

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { givenStop, writtenStops } from '@/example/stops'
+import FailureNote from '@/shared/page/FailureNote.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { divisions } from '@/spine/tracks'
 import { words } from '@/texts/en'
@@ -16,7 +17,12 @@ const props = defineProps<{
   /** Whether what is typed is not stored yet. */
   unsaved: boolean
 }>()
-defineEmits<{ typed: [text: string]; store: []; decide: [body: Schemas['DecisionIn']] }>()
+defineEmits<{
+  typed: [text: string]
+  store: []
+  decide: [body: Schemas['DecisionIn']]
+  markAgain: []
+}>()
 
 const stops = computed(() => [
   ...(props.item.reads ? [givenStop(props.item.reads, '')] : []),
@@ -53,7 +59,7 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
       <div v-for="(stop, index) in stops" :key="index">
         <SpineLine :line="stop" :division="divided[index]" />
       </div>
-      <p v-if="work.refused" class="u-warm">{{ work.refused }}</p>
+      <FailureNote :message="work.refused" :final="!work.late" @again="$emit('markAgain')" />
     </div>
     <PaperMarks :work="work" @decide="(body) => $emit('decide', body)" />
   </section>

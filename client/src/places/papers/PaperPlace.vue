@@ -23,7 +23,7 @@ const props = defineProps<{
 const route = useRoute()
 const router = useRouter()
 const { grid } = useSitting(() => props.id)
-const { paper, query, typed, action, textOf, store, decide } = usePaper(
+const { paper, query, typed, action, textOf, store, decide, markAgain } = usePaper(
   () => props.id,
   () => Number(props.student),
 )
@@ -106,6 +106,7 @@ watch(
           @typed="(text) => typed.set(work.item, text)"
           @store="store(work)"
           @decide="decide"
+          @mark-again="markAgain"
         />
       </template>
     </WaitFor>

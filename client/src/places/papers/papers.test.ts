@@ -40,7 +40,15 @@ const mark = (key: string, earned: number, more: object = {}) => ({
   ...more,
 })
 const work = (id: number, more: object = {}) => ({
-  ...{ item: id, lines: ['x=3'], answer_alone: true, waiting: false, refused: '', right: false },
+  ...{
+    item: id,
+    lines: ['x=3'],
+    answer_alone: true,
+    waiting: false,
+    refused: '',
+    late: false,
+    right: false,
+  },
   ...{ checked: [judged('x=3', 'wrong')], marks: [mark('factors', 0), mark('answer', 1)] },
   ...{ earned: 1, of: 2, ask: [], alike: 3 },
   ...more,
@@ -139,6 +147,27 @@ test('a mark is decided otherwise, on all papers that wrote the same', async () 
   await flushPromises()
   const body = { item: 10, key: 'factors', earned: 1, why: '', alike: true }
   expect(sent.at(-1)?.body).toEqual(body)
+  place.unmount()
+})
+
+test('what was not marked in time is marked again on request', async () => {
+  const late = work(10, { refused: 'It took too long.', late: true, checked: [], marks: [] })
+  paper.works[0] = late
+  const place = await opened(PaperPlace, { id: 's', student: '1' })
+  const again = place.find('.item [role=alert] button, .item [role=alert] el-button')
+  await again.trigger('click')
+  await flushPromises()
+  expect(sent.at(-1)?.path).toMatch(/\/mark$/)
+  paper.works[0] = work(10)
+  place.unmount()
+})
+
+test('a window with something typed asks before it is closed', async () => {
+  const place = await opened(PaperPlace, { id: 's', student: '1' })
+  const closes = () => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }))
+  expect(closes()).toBe(false)
+  await place.findAll('textarea')[1]?.setValue('x = 2')
+  expect(closes()).toBe(true)
   place.unmount()
 })
 

@@ -1,5 +1,6 @@
 /** One student's paper: loaded, written item by item, decided mark by mark; marked in the background. */
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
 import { computed, reactive, watch } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -59,7 +60,17 @@ export function usePaper(sitting: () => string, student: () => number) {
     })
   }
 
-  return { paper, query, typed, action, textOf, store, decide }
+  /** Mark also what could not be marked in time. */
+  function markAgain(): Promise<boolean> {
+    return action.run(async () => {
+      await result(api.POST('/api/sittings/{identity}/mark', { params: { path: path() } }))
+      await query.refetch()
+    })
+  }
+  // a window that is closed takes what is typed with it: it asks first
+  useEventListener(window, 'beforeunload', (event) => typed.size && event.preventDefault())
+
+  return { paper, query, typed, action, textOf, store, decide, markAgain }
 }
 
 function isWaiting(paper: Paper | undefined): boolean {

@@ -51,7 +51,15 @@ const mark = (key: string, more: object = {}) => ({
   ...more,
 })
 const work = (more: object = {}) => ({
-  ...{ item: 10, lines: ['x=3'], answer_alone: true, waiting: false, refused: '', right: false },
+  ...{
+    item: 10,
+    lines: ['x=3'],
+    answer_alone: true,
+    waiting: false,
+    refused: '',
+    late: false,
+    right: false,
+  },
   ...{ checked: [], marks: [mark('factors')], earned: 0, of: 2, ask: [], alike: 0 },
   ...more,
 })

@@ -116,6 +116,48 @@ def test_points_are_taken_off_once_for_each_error(
     assert taken(found) == expected
 
 
+STUDY = ("study", "(x^2-x-6)/(x^2-4)")
+FEATURES = ["domain", "hole", "vertical-asymptote", "end-asymptote", "x-intercept", "y-intercept"]
+
+
+@pytest.mark.parametrize(
+    ("lines", "given"),
+    [
+        (["hole: (-2, 5/4)"], {"hole"}),
+        (["y-intercept: (0, 3/2)", "x-intercept: (3, 0)"], {"y-intercept", "x-intercept"}),
+        (["hole: (-2, 0)", "vertical asymptote: x = 2"], {"vertical-asymptote"}),
+        (["vertical asymptote: x = -2", "horizontal asymptote: y = 1"], {"end-asymptote"}),
+    ],
+)
+def test_a_feature_earns_its_own_mark_and_no_other(lines: list[str], given: set[str]) -> None:
+    found = mark(*STUDY, lines)
+    earned = {m["key"] for m in found["marks"] if m["earned"] and m["kind"] == "accuracy"}
+    assert earned == given
+    off = mark(*STUDY, lines, school="deductions", worth=20)
+    assert off["earned"] <= 20 - (len(FEATURES) - len(given))
+
+
+def test_a_study_that_is_complete_has_all_marks() -> None:
+    lines = [line["text"] for line in ask("work", {"task": "study", "given": STUDY[1]})["lines"]]
+    for school in ("method-accuracy", "deductions"):
+        found = mark(*STUDY, lines, school=school)
+        assert found["earned"] == found["of"]
+
+
+def test_words_after_an_equation_do_not_make_it_an_answer() -> None:
+    found = mark(*LINEAR, ["3x - 6 = 15", "3x = 21", "ran out of time"])
+    assert lost(found) == [("divides-both-sides", None), ("answer", 3)]
+    assert mark(*LINEAR, [], answer="x = 17/3 !")["error"] == "distribute-first-term-only"
+
+
+@pytest.mark.parametrize("worth", [-1, 101, 10**9])
+def test_an_item_is_worth_something_bounded(worth: int) -> None:
+    for operation in ("scheme", "mark"):
+        asked = {"task": "solve", "given": LINEAR[1], "lines": ["x = 7"], "worth": worth}
+        assert ask(operation, asked)["failure"]["code"] == "bad-request"
+    assert mark(*LINEAR, ["x = 7"], worth=0)["of"] == 0
+
+
 def test_never_more_is_taken_off_than_there_is() -> None:
     lines = ["3x - 2 = 15", "3x = 13", "x = 13 - 3"]
     assert mark(*LINEAR, lines, school="deductions", worth=3)["earned"] == 0
@@ -200,7 +242,8 @@ def test_shared_papers_are_marked_within_bounds_and_right_ones_in_full() -> None
         for school in ("method-accuracy", "deductions"):
             more = {**record, "school": school, "worth": 4}
             found = mark(lines=case["lines"], **more)
-            if found["first_wrong"] is None and found["answer"]["right"]:
+            is_all = case["task"] != "study"  # a study asks for more than its last line
+            if found["first_wrong"] is None and found["answer"]["right"] and is_all:
                 is_asked = bool(found["ask"])
                 keys = [key for key, _ in lost(found)] + [key for key, _, _ in taken(found)]
                 only_check = all(key.startswith("check") for key in keys)
