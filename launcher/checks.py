@@ -3,6 +3,7 @@
 import argparse
 import os
 import sys
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from launcher import install
@@ -20,18 +21,25 @@ BESIDES = {"test": "long", "bench": ""}
 _BIN = VENV / "bin"
 
 
-def _lint() -> None:
-    advice = f"{_BIN}/ruff check --fix; ruff format; npm run format"
+def _python_lint() -> None:
+    advice = f"{_BIN}/ruff check --fix; ruff format"
     run("ruff", [_BIN / "ruff", "check"], cwd=ROOT, advice=advice, shown=True)
     run("ruff format", [_BIN / "ruff", "format", "--check"], cwd=ROOT, advice=advice, shown=True)
     paths = {"PYTHONPATH": f"{CORE}:{WEB}:{ROOT}"}
     run("import contracts", [_BIN / "lint-imports"], cwd=ROOT, env=paths, advice="Keep the layers.")
+
+
+def _client_lint() -> None:
+    advice = "npm run format"
     run("eslint and prettier", ["npm", "run", "-s", "lint"], cwd=CLIENT, advice=advice, shown=True)
     run("client layers", ["npm", "run", "-s", "layers"], cwd=CLIENT, advice="Keep the layers.")
 
 
-def _types() -> None:
+def _python_types() -> None:
     run("mypy", [_BIN / "mypy"], cwd=ROOT, advice="Mend the types.", shown=True, env=_dummy())
+
+
+def _client_types() -> None:
     run("vue-tsc", ["npm", "run", "-s", "types"], cwd=CLIENT, advice="Mend the types.", shown=True)
 
 
@@ -78,8 +86,8 @@ def _browser() -> None:
 
 def _everything() -> dict[str, list[object]]:
     return {
-        "lint": [_lint],
-        "types": [_types],
+        "lint": [_python_lint, _client_lint],
+        "types": [_python_types, _client_types],
         "core": [lambda: _pytest("core tests", "core", "--doctest-modules", "-n", "2")],
         "web": [lambda: _pytest("server tests", "web", "launcher")],
         "client": [_client],
@@ -116,8 +124,9 @@ def check(_options: argparse.Namespace) -> int:
     """Run the fast part of the tests, for a developer's loop: lint, types, and the core in samples."""
     install.python_packages(for_tests=True)
     install.front_end(build=False)
-    _lint()
-    _types()
+    both = ((_python_lint, _python_types), (_client_lint, _client_types))
+    with ThreadPoolExecutor(len(both)) as side_by_side:
+        list(side_by_side.map(lambda steps: [step() for step in steps], both))
     os.environ.update({"UCHUU_QUICK": "1", "UCHUU_PAIRS": "150", "UCHUU_FUZZ": "500"})
     _pytest("core tests", "core", "-m", "not slow", "-q", "-n", "2")
     say("The fast part holds.")

@@ -23,7 +23,7 @@ from uchuu_core.notation import plain
 from uchuu_core.studying.study import features_record
 from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
 from uchuu_core.tree.paths import children, parts
-from uchuu_core.tree.shape import outline, unordered
+from uchuu_core.tree.shape import outline, structure, unordered
 from uchuu_core.twinning.draws import draws_for
 from uchuu_core.twinning.fitting import fitted
 from uchuu_core.twinning.likeness import Likeness, likeness, quick_kind
@@ -34,6 +34,8 @@ DRAWN = 800
 """Candidates that are drawn before a structure is said to have no room."""
 WORKED = 60
 """Candidates that are worked before the nearest one is taken, or none."""
+AT_ONCE = 12
+"""Candidates of which those with the signs of the given are worked first."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,10 +103,18 @@ def twins(original: Original, seed: int, taken: set[Any]) -> Iterator[Twin]:
         raise OutOfScope("There is no number in this problem that could be another one.")
     taken = taken | {unordered(given)}
     drawn = candidates(original, Random(f"{seed} {plain(given)}"))
-    for line in islice((line for line in drawn if unordered(line) not in taken), WORKED):
+    free = (line for line in drawn if unordered(line) not in taken)
+    for line in islice(_with_its_signs_first(free, given), WORKED):
         found = _tried(line, original)
         if found is not None:
             yield found
+
+
+def _with_its_signs_first(lines: Iterator[Line], given: Line) -> Iterator[Line]:
+    """Yield the lines, of every few those first that have the signs of the given."""
+    wanted = structure(given)
+    while few := list(islice(lines, AT_ONCE)):
+        yield from sorted(few, key=lambda line: structure(line) != wanted)
 
 
 def works_the_same(found: Twin, original: Original) -> bool:

@@ -37,6 +37,7 @@ def test_only_the_end_is_held_against_the_original_and_the_form() -> None:
     assert (on["lines"][-1]["verdict"], on["answer"]["finished"]) == ("ok", False)
 
 
+@pytest.mark.slow
 @given(st.integers(-9, 9), st.integers(1, 9), st.integers(-9, 9), st.integers(-20, 20))
 @settings(max_examples=40, deadline=None)
 def test_a_line_that_is_wrong_is_wrong_wherever_it_stands(a: int, b: int, c: int, d: int) -> None:

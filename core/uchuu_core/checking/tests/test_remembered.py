@@ -59,6 +59,7 @@ def _answers() -> list[str]:
     return found
 
 
+@pytest.mark.slow
 def test_what_was_asked_before_and_what_became_of_it_changes_no_answer() -> None:
     alone = []
     for record in _sample():

@@ -95,6 +95,7 @@ def _hold_end(fork: Fork, record: dict[str, Any], answer: str) -> None:
     assert against is bool(fork.get("hidden")), (fork, answer)
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("make", KINDS, ids=lambda make: make.__name__)
 def test_forks_of_random_problems_are_what_the_judges_say(make: Any) -> None:
     for seed in SEEDS:

@@ -9,6 +9,7 @@ from uchuu_core.tree.shape import unordered
 from uchuu_core.twinning.families import Family
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize("kind", FAMILIES, ids=lambda item: item.key)
 def test_a_family_keeps_what_it_promises(kind: Family) -> None:
     given = set()
@@ -37,6 +38,7 @@ def test_wishes_are_granted_or_refused() -> None:
             family(key, wish, 1)
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize(
     ("task", "given"),
     [

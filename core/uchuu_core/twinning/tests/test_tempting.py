@@ -35,6 +35,7 @@ def test_the_first_fork_ends_as_nicely_as_the_answer(task: str, given: str, seed
     assert wrong != right
 
 
+@pytest.mark.slow
 def test_an_ordinary_twin_need_not_tempt_and_a_refusal_says_what_to_do() -> None:
     record = {"task": "solve", "given": "sqrt(x+6) = x", "seed": 3}
 

@@ -11,8 +11,11 @@ from random import Random
 from typing import Any
 
 import pytest
+from hypothesis import given as drawn
+from hypothesis import settings
+from hypothesis import strategies as st
 
-from uchuu_core import Problem, check, problem_from, twin, work
+from uchuu_core import Problem, check, facts, problem_from, twin, work
 from uchuu_core.answers.made import Twin
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.notation import plain, read
@@ -152,3 +155,22 @@ def test_numbers_keep_what_makes_them_special() -> None:
     changed = with_numeral(line, (0, 1), Fraction(-7))
     assert changed is not None
     assert plain(changed) == "3x - 7 = 10"
+
+
+@pytest.mark.slow
+@pytest.mark.parametrize(
+    "task, given",
+    [
+        ("solve", "x^2 - 7x + 12 = 0"),
+        ("solve", "3x + 4 = 10"),
+        ("factor", "6x^2 + 7x - 3"),
+    ],
+)
+@settings(max_examples=12)
+@drawn(seed=st.integers(0, 10_000))
+def test_a_twin_keeps_the_signs_and_has_no_one_that_was_none(
+    task: Any, given: str, seed: int
+) -> None:
+    twin_given = twin(Problem(task=task, given=given, seed=seed))["given"]
+    same, other = (facts(Problem(task=task, given=text)) for text in (given, twin_given))
+    assert same["structure"] == other["structure"], twin_given
