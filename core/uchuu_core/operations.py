@@ -5,6 +5,7 @@ from dataclasses import asdict, dataclass
 from typing import Any, get_type_hints
 
 from uchuu_core.answers.forked import ForkPath, Mistake
+from uchuu_core.answers.invented import Invented
 from uchuu_core.answers.made import Climb, Examined, FamilyProblem
 from uchuu_core.answers.marked import Marked, Scheme
 from uchuu_core.answers.proofed import ProofItem
@@ -21,6 +22,7 @@ from uchuu_core.forking.uses import find_the_mistake, fork_path, screen
 from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect
+from uchuu_core.inventing.papers import Wish, invent
 from uchuu_core.lawbook.spelling import Spelling, spelled_record
 from uchuu_core.marking.mark import Marking, mark
 from uchuu_core.marking.scheme import scheme
@@ -111,6 +113,10 @@ def _mark(record: dict[str, Any]) -> Marked:
     return mark(problem_from(record), _marking(record))
 
 
+def _invent(record: dict[str, Any]) -> Invented:
+    return invent(problem_from(record), read_record(Wish, record))
+
+
 CONTRACT: dict[str, Operation] = {
     "check": _of_problem(check),
     "forks": _of_problem(forks),
@@ -133,6 +139,7 @@ OPERATIONS: dict[str, Operation] = {
     "facts": _of_problem(facts),
     "family": Operation(_family, FamilyProblem),
     "fork": Operation(_fork, ForkPath),
+    "invent": Operation(_invent, Invented),
     "key-items": Operation(lambda r: asdict(key_of(r["text"])), Key),
     "mistake": Operation(lambda r: find_the_mistake(problem_from(r), r["error"]), Mistake),
     "proof-item": Operation(_proof_item, ProofItem),

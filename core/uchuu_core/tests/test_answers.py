@@ -53,6 +53,7 @@ FURTHER: dict[str, list[dict[str, Any]]] = {
     "examine": [{"own": OWN, "examples": ["(x+4)/2", "3x +"]}, {"own": {**OWN, "after": "a/2+b/2"}, "examples": []}],
     "family": [{"family": "trinomial", "wish": 2, "seed": 1, "avoid": []}],
     "fork": [{**PROBLEMS[6], "wrong": "3x-2+4 = x-8"}, {**PROBLEMS[6], "wrong": "3x^7 = x-8"}],
+    "invent": [{**problem, "count": 3, "inclined": []} for problem in PROBLEMS[3:7]],
     "key-items": [{"text": "Title\n1. Solve 2x = 6\nx = 3\n2. Factor x^2-1. a) (x-1)^2 b) (x-1)(x+1)"}],
     "mistake": [{**problem, "error": None} for problem in PROBLEMS],
     "proof-item": [
