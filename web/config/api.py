@@ -13,7 +13,7 @@ from house.api import router as house
 from jobs.api import router as jobs
 from keeping.api import router as keeping
 from ninja import NinjaAPI
-from papers.api import router as papers
+from papers.endpoints import going_out, sittings, works
 from proofs.api import router as proofs
 from sets.api import router as sets
 from teachers.api import router as session
@@ -35,5 +35,6 @@ api.add_router("/give", giving, tags=["give"])
 api.add_router("/keep", keeping, tags=["keep"])
 api.add_router("/exchange", exchange, tags=["exchange"])
 api.add_router("/classes", classes, tags=["classes"])
-api.add_router("/sittings", papers, tags=["sittings"])
+for router in (sittings.router, works.router, going_out.router):
+    api.add_router("/sittings", router, tags=["sittings"])
 api.add_router("/proofs", proofs, tags=["proofs"])

@@ -2,17 +2,16 @@
 
 import base64
 import json
-import re
 from typing import Any, Literal
 from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord
 from django.http import HttpRequest, HttpResponse
-from django.utils.http import content_disposition_header
 from ninja import Query, Router, Schema
 from sets.queries import one_of
 
+from giving.files import file_reply
 from giving.records import Density, Room, What, Wish
 from giving.sheets import sheet_of, sheets_of
 from giving.writers.documents import document_of
@@ -78,7 +77,7 @@ def paper(request: HttpRequest, identity: UUID, what: What, wish: Query[WishIn])
     """Return the sheet as a PDF document."""
     stored = one_of(teacher_of(request), identity)
     content = pdf(sheets_of(stored, wish.of(what)))
-    return _file(content, "application/pdf", f"{stored.title} {what}", "pdf")
+    return file_reply(content, "application/pdf", f"{stored.title} {what}", "pdf")
 
 
 @router.get("/{identity}/sheet/{what}.{ending}")
@@ -93,7 +92,7 @@ def flat(
     stored = one_of(teacher_of(request), identity)
     write, kind = _FLAT[ending]
     text = write(sheet_of(stored, wish.of(what)))
-    return _file(text.encode(), f"{kind}; charset=utf-8", f"{stored.title} {what}", ending)
+    return file_reply(text.encode(), f"{kind}; charset=utf-8", f"{stored.title} {what}", ending)
 
 
 @router.get("/{identity}/set.json")
@@ -101,7 +100,7 @@ def document(request: HttpRequest, identity: UUID) -> HttpResponse:
     """Return the set in our open format; reading it back gives the same set."""
     stored = one_of(teacher_of(request), identity)
     text = json.dumps(document_of(stored), ensure_ascii=False, indent=2)
-    return _file(text.encode(), "application/json", stored.title, "json")
+    return file_reply(text.encode(), "application/json", stored.title, "json")
 
 
 @router.get("/{identity}/items.{ending}")
@@ -109,8 +108,10 @@ def table(request: HttpRequest, identity: UUID, ending: Literal["csv", "xlsx"]) 
     """Return items, answers, difficulty and skills as a table."""
     stored = one_of(teacher_of(request), identity)
     if ending == "csv":
-        return _file(csv_table(stored).encode(), "text/csv; charset=utf-8", stored.title, "csv")
-    return _file(workbook(stored), _WORKBOOK, stored.title, "xlsx")
+        return file_reply(
+            csv_table(stored).encode(), "text/csv; charset=utf-8", stored.title, "csv"
+        )
+    return file_reply(workbook(stored), _WORKBOOK, stored.title, "xlsx")
 
 
 @router.get("/{identity}/qti.zip")
@@ -118,17 +119,4 @@ def package(request: HttpRequest, identity: UUID, wish: Query[WishIn]) -> HttpRe
     """Return the items as a QTI 3 package."""
     stored = one_of(teacher_of(request), identity)
     content = qti_package(sheet_of(stored, wish.of("choices")))
-    return _file(content, "application/zip", f"{stored.title} qti", "zip")
-
-
-def _file(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
-    """Return a file to be kept; its name keeps its letters, without what no system takes in a name."""
-    plain = re.sub(r'[\\/:*?"<>|\x00-\x1f]+', " ", name).strip(" .")[:80] or "set"
-    return HttpResponse(
-        content,
-        content_type=kind,
-        headers={
-            "Content-Disposition": content_disposition_header(True, f"{plain}.{ending}") or "",
-            "X-Content-Type-Options": "nosniff",
-        },
-    )
+    return file_reply(content, "application/zip", f"{stored.title} qti", "zip")

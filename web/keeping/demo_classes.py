@@ -10,6 +10,7 @@ from papers.actions.give_set import give_set
 from papers.actions.marking import mark
 from papers.actions.take_in import take_in
 from papers.table import papers_of
+from papers.versions import Versions
 from sets.models import ProblemSet
 
 
@@ -31,7 +32,7 @@ def load_classes(teacher: User, place: Path) -> int:
                 school=given["school"],
             )
             rows = [[str(cell) for cell in row] for row in given["papers"]]
-            papers, _ = papers_of(rows, list(made.students.all()), list(sitting.items.all()))
+            papers, _ = papers_of(rows, list(made.students.all()), Versions(sitting).item)
             take_in(papers)
             mark(sitting)
     return len(records)

@@ -28,6 +28,8 @@ class Sitting(PutAside, models.Model):
     """Whether an answer that follows from an error above it earns its mark."""
     job = models.ForeignKey(Job, on_delete=models.SET_NULL, null=True, related_name="+")
     """The marking that runs, or the last one."""
+    released = models.DateTimeField(null=True, blank=True)
+    """When the teacher made the marks final; until then they are proposals."""
     created = models.DateTimeField(auto_now_add=True)
 
     class Meta:
@@ -42,6 +44,8 @@ class SittingItem(models.Model):
     """One item as it was given; ``number`` counts from 1. It asks the core as an example does."""
 
     sitting = models.ForeignKey(Sitting, on_delete=models.CASCADE, related_name="items")
+    version = models.CharField(max_length=2, blank=True)
+    """Of which parallel version it is: A, B, C; empty where all have the same."""
     number = models.PositiveIntegerField()
     example = models.ForeignKey(Example, on_delete=models.SET_NULL, null=True, related_name="+")
     task = models.CharField(max_length=20)
@@ -54,15 +58,35 @@ class SittingItem(models.Model):
     """Marks of the set for it; None where the scheme decides."""
     scheme = models.JSONField(default=list, blank=True)
     """The teacher's own marks, as the core's ``scheme`` has them; empty for the one that is made."""
+    twin = models.JSONField(null=True, blank=True)
+    """Another problem like it, for slips and redo sheets: ``given`` and ``answer``; made when first wanted."""
 
     class Meta:
-        ordering = ["number"]
+        ordering = ["version", "number"]
         constraints = [
-            models.UniqueConstraint(fields=["sitting", "number"], name="one_item_a_number")
+            models.UniqueConstraint(
+                fields=["sitting", "version", "number"], name="one_item_a_number_and_version"
+            )
         ]
 
     def __str__(self) -> str:
         return f"{self.number}. {self.given}"
+
+
+class Paper(models.Model):
+    """Which version of a sitting a student had; no row where all have the same."""
+
+    sitting = models.ForeignKey(Sitting, on_delete=models.CASCADE, related_name="papers")
+    student = models.ForeignKey(Student, on_delete=models.CASCADE, related_name="papers")
+    version = models.CharField(max_length=2)
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["sitting", "student"], name="one_version_a_student")
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.student_id}: {self.version}"
 
 
 class Work(models.Model):
@@ -88,6 +112,8 @@ class Work(models.Model):
     error_name = models.CharField(max_length=200, blank=True)
     asks = models.PositiveIntegerField(default=0)
     """Questions that a teacher must decide."""
+    comment = models.CharField(max_length=600, blank=True)
+    """What the teacher says of it to the student; on the slip."""
     changed = models.DateTimeField(auto_now=True)
 
     class Meta:

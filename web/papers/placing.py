@@ -9,14 +9,17 @@ from asking.asker import Asker
 from papers.models import Sitting, Work
 
 
-def item_placed(sitting: Sitting, number: int) -> dict[str, Any]:
+def item_placed(sitting: Sitting, number: int, version: str = "") -> dict[str, Any]:
     """Return the item with the answers of all papers, each where it belongs on the worked example.
+
+    *version*: of which parallel version; the first one where it is empty.
 
     Raises:
         Refused: 404, there is no such item.
         Failure: its problem cannot be read, or it takes too long.
     """
-    item = sitting.items.filter(number=number).first()
+    items = list(sitting.items.filter(number=number))
+    item = next((one for one in items if one.version == version or not version), None)
     if item is None:
         raise Refused(404, "not-found", "This item is not there (any more).")
     teacher = sitting.school_class.teacher
@@ -24,7 +27,12 @@ def item_placed(sitting: Sitting, number: int) -> dict[str, Any]:
     answers = [_answer(work) for work in works]
     record = Asker(teacher, sitting.house).record(item, answers=answers)
     placed = pool.run("place", record, teacher.pk)
-    return {"item": item, "codes": [work.student.code for work in works], "placed": placed}
+    return {
+        "item": item,
+        "codes": [work.student.code for work in works],
+        "placed": placed,
+        "versions": [one.version for one in items],
+    }
 
 
 def _answer(work: Work) -> str:

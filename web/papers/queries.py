@@ -6,13 +6,14 @@ from typing import Any
 from uuid import UUID
 
 from api.failures import Refused
-from classes.models import SchoolClass, Student
+from classes.models import Student
 from django.contrib.auth.models import User
-from django.db.models import Count, QuerySet
+from django.db.models import Count, F, QuerySet
 from uchuu_core.failures import Failure
 from uchuu_core.notation import plain, read, shown
 
 from papers.models import Overruling, Sitting, SittingItem, Work
+from papers.versions import Versions
 
 
 def sittings_of(teacher: User, *, archived: bool = False) -> QuerySet[Sitting]:
@@ -39,8 +40,17 @@ def sitting_of(teacher: User, identity: UUID | str) -> Sitting:
 
 def reading_of(item: SittingItem) -> dict[str, Any] | None:
     """Return how an item's problem is read, in every notation; None where it cannot be read."""
+    return _shown(item.given)
+
+
+def shown_line(text: str) -> dict[str, Any]:
+    """Return a line in every notation; as words, without LaTeX, where it cannot be read."""
+    return _shown(text) or {"text": text, "latex": "", "spoken": text}
+
+
+def _shown(text: str) -> dict[str, Any] | None:
     try:
-        line = read(item.given)
+        line = read(text)
     except Failure:
         return None
     return {"text": plain(line), **shown(line)}
@@ -50,7 +60,7 @@ def cells_of(sitting: Sitting) -> list[dict[str, Any]]:
     """Return what the grid shows of every work, without its lines."""
     works = (
         Work.objects.filter(item__sitting=sitting)
-        .annotate(words=Count("overrulings"))
+        .annotate(words=Count("overrulings"), number=F("item__number"))
         .defer("judged", "lines")
         .order_by("student_id", "item_id")
     )
@@ -58,7 +68,7 @@ def cells_of(sitting: Sitting) -> list[dict[str, Any]]:
     return [
         {
             "student": work.student_id,
-            "item": work.item_id,
+            "number": work.number,
             "earned": _with_decided(work, decided),
             "of": work.of,
             "stop": work.stop,
@@ -89,13 +99,16 @@ def _with_decided(work: Work, decided: dict[int, int]) -> int | None:
 
 def table_of(sitting: Sitting) -> Iterator[list[Any]]:
     """Yield the marks as a table: a head, then a row for each code with the marks of every item."""
-    items = list(sitting.items.all())
-    cells = {(cell["student"], cell["item"]): cell for cell in cells_of(sitting)}
-    yield ["code", *(f"{item.number}" for item in items), "total"]
+    versions = Versions(sitting)
+    numbers = sorted({item.number for item in sitting.items.all()})
+    cells = {(cell["student"], cell["number"]): cell for cell in cells_of(sitting)}
+    head = ["version"] if len(versions.names) > 1 else []
+    yield ["code", *head, *map(str, numbers), "total"]
     for student in sitting.school_class.students.all():
-        row = [cells.get((student.pk, item.pk), {}).get("earned") for item in items]
+        row = [cells.get((student.pk, number), {}).get("earned") for number in numbers]
         yield [
             student.code,
+            *([versions.of(student)] if head else []),
             *("" if mark is None else mark for mark in row),
             sum(filter(None, row)),
         ]
@@ -103,27 +116,31 @@ def table_of(sitting: Sitting) -> Iterator[list[Any]]:
 
 def paper_of(sitting: Sitting, student: Student) -> dict[str, Any]:
     """Return one student's paper: for each item what was written, how it stands, its marks."""
+    versions = Versions(sitting)
     found = Work.objects.filter(student=student, item__sitting=sitting)
     works = {work.item_id: work for work in found.prefetch_related("overrulings")}
     same = Work.objects.filter(wrote__in=[work.wrote for work in works.values()])
     alike = Counter(same.exclude(student=student).values_list("item_id", "wrote"))
     return {
         "student": student,
+        "version": versions.of(student),
+        "versions": versions.names,
+        "items": versions.items(student),
         "works": [
-            _work_record(work, alike[item.pk, work.wrote])
+            work_record(work, alike[item.pk, work.wrote])
             if (work := works.get(item.pk))
             else _blank(item)
-            for item in sitting.items.all()
+            for item in versions.items(student)
         ],
     }
 
 
 def _blank(item: SittingItem) -> dict[str, Any]:
     """Return the record of an item for which nothing was given."""
-    return {**_work_record(Work(item=item)), "waiting": False}
+    return {**work_record(Work(item=item)), "waiting": False}
 
 
-def _work_record(work: Work, alike: int = 0) -> dict[str, Any]:
+def work_record(work: Work, alike: int = 0) -> dict[str, Any]:
     judged = work.judged or {}
     decided = {one.key: one for one in work.overrulings.all()} if work.pk else {}
     marks = [_decided_mark(mark, decided.get(mark["key"])) for mark in judged.get("marks", [])]
@@ -142,7 +159,17 @@ def _work_record(work: Work, alike: int = 0) -> dict[str, Any]:
         "of": work.of,
         "ask": judged.get("ask", []),
         "alike": alike,
+        "comment": work.comment,
+        "draft": draft_of(judged),
     }
+
+
+def draft_of(judged: dict[str, Any]) -> str:
+    """Return what may be said to the student: of the first line that left, else nothing."""
+    for number, line in enumerate(judged.get("lines", []), start=1):
+        if line.get("error"):
+            return f"Line {number}, “{line['text']}”: {line['error']['says']}"[:600]
+    return ""
 
 
 def _decided_mark(mark: dict[str, Any], decision: Overruling | None) -> dict[str, Any]:
@@ -152,42 +179,4 @@ def _decided_mark(mark: dict[str, Any], decision: Overruling | None) -> dict[str
         "earned": decision.earned if decision else mark["earned"],
         "overruled": decision is not None,
         "why": decision.why if decision else "",
-    }
-
-
-def class_record(school_class: SchoolClass) -> dict[str, Any]:
-    """Return all that is kept of a class: its codes, what was given to it, papers, marks, decisions."""
-    sittings = Sitting.objects.filter(school_class=school_class, deleted=None)
-    return {
-        "format": "uchuu-class",
-        "title": school_class.title,
-        "year": school_class.year,
-        "codes": [student.code for student in school_class.students.all()],
-        "sittings": [_sitting_record(sitting) for sitting in sittings],
-    }
-
-
-def _sitting_record(sitting: Sitting) -> dict[str, Any]:
-    works = Work.objects.filter(item__sitting=sitting).select_related("student", "item")
-    return {
-        "title": sitting.title,
-        "date": sitting.date.isoformat(),
-        "school": sitting.school,
-        "items": [
-            {"number": item.number, "task": item.task, "given": item.given, "worth": item.worth}
-            for item in sitting.items.all()
-        ],
-        "papers": [
-            {
-                "code": work.student.code,
-                "item": work.item.number,
-                "lines": work.lines,
-                **{
-                    key: record[key]
-                    for record in (_work_record(work),)
-                    for key in ("earned", "of", "marks")
-                },
-            }
-            for work in works.prefetch_related("overrulings").order_by("student__position", "item")
-        ],
     }

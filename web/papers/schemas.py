@@ -1,6 +1,6 @@
 """What the endpoints of sittings take and give."""
 
-from datetime import date
+from datetime import date, datetime
 from typing import Annotated, Any
 from uuid import UUID
 
@@ -8,9 +8,10 @@ from classes.api import StudentOut
 from jobs.api import JobOut
 from ninja import Field, Schema
 from uchuu_core.answers.checked import CheckedLine
-from uchuu_core.answers.marked import MarkKind, Question, School
+from uchuu_core.answers.marked import MarkKind, Question, SchemeMark, School
 from uchuu_core.answers.placed import Placed
-from uchuu_core.answers.sentences import Reading
+from uchuu_core.answers.sentences import LawLine, Mathematics, Reading
+from uchuu_core.limits import MOST_WORTH, SCHEME_MARKS
 
 from papers.models import MOST_LINE, MOST_LINES, Sitting, SittingItem
 from papers.queries import reading_of
@@ -27,6 +28,14 @@ class SittingIn(Schema):
     title: str = Field(default="", max_length=200)
     school: School = "method-accuracy"
     accuracy_follows: bool = False
+    versions: bool = False
+    """With its parallel versions, in turn from code to code."""
+
+
+class ReleaseIn(Schema):
+    """Whether the marks are final."""
+
+    released: bool
 
 
 class SittingChange(Schema):
@@ -62,6 +71,7 @@ class GivenItem(Schema):
     """One item as it was given."""
 
     id: int
+    version: str
     number: int
     task: str
     given: str
@@ -79,7 +89,7 @@ class CellOut(Schema):
     """One student's work for one item at a glance; ``earned`` None: not marked yet."""
 
     student: int
-    item: int
+    number: int
     earned: int | None
     of: int | None
     stop: str
@@ -89,14 +99,20 @@ class CellOut(Schema):
 
 
 class GridOut(Schema):
-    """A sitting: its items across, its codes down, what stands in each cell, and the marking's job."""
+    """A sitting: its items across, its codes down, what stands in each cell, and the marking's job.
+
+    ``versions``: one empty name where all have the same; ``had``: which one each student had.
+    """
 
     id: UUID
     title: str
     date: date
     school: School
     accuracy_follows: bool
+    released: datetime | None
     school_class: str
+    versions: list[str]
+    had: dict[int, str]
     items: list[GivenItem]
     students: list[StudentOut]
     cells: list[CellOut]
@@ -171,12 +187,18 @@ class WorkOut(Schema):
     of: int | None
     ask: list[Question]
     alike: int
+    comment: str
+    draft: str
+    """What may be said of it; the teacher takes it over or not."""
 
 
 class PaperOut(Schema):
     """One student's paper, item by item; an item without work is blank."""
 
     student: StudentOut
+    version: str
+    versions: list[str]
+    items: list[GivenItem]
     works: list[WorkOut]
 
 
@@ -184,28 +206,78 @@ class ItemPlaced(Schema):
     """One item with the class on its spine: the codes of those who answered, and their answers placed."""
 
     item: GivenItem
+    versions: list[str]
     codes: list[str]
     placed: Placed
 
 
 class SlipEntry(Schema):
-    """Where one item first left: the line, the right one in its place, and what to say."""
+    """Where one item first left: the line, the right one in its place, what to say, one twin to try.
+
+    ``line`` 0: it left nowhere; there is a comment.
+    """
 
     number: int
-    reads: Reading | None
+    given: Mathematics
     line: int
-    wrote: str
-    wrote_latex: str | None
+    wrote: Mathematics
     name: str
     says: str
-    instead_latex: str | None
+    instead: Mathematics | None
+    comment: str
+    twin: Mathematics | None
 
 
 class Slip(Schema):
-    """What one student is given back."""
+    """What one student is given back; ``earned`` None: nothing is marked."""
 
     code: str
+    earned: int | None
+    of: int | None
     entries: list[SlipEntry]
+
+
+class VersionIn(Schema):
+    """Which version a student had."""
+
+    version: str = Field(max_length=2)
+
+
+class CommentIn(Schema):
+    """What the teacher says of one item; ``alike``: on equal work too."""
+
+    item: int
+    comment: str = Field(max_length=600)
+    alike: bool = False
+
+
+class OwnMark(Schema):
+    """One mark of the teacher's own scheme; ``steps``: what of the accepted ways earns it."""
+
+    key: str = Field(min_length=1, max_length=60)
+    kind: MarkKind
+    worth: int = Field(ge=-MOST_WORTH, le=MOST_WORTH)
+    says: str = Field(max_length=200)
+    steps: list[Annotated[str, Field(max_length=60)]] = Field(default=[], max_length=20)
+
+
+class SchemeIn(Schema):
+    """What an item's marks are for; no marks: as they are made of the worked lines, ``worth`` in all."""
+
+    marks: list[OwnMark] = Field(max_length=SCHEME_MARKS)
+    worth: int | None = Field(default=None, ge=1, le=MOST_WORTH)
+
+
+class SchemeOut(Schema):
+    """What an item's marks are for, as they are made and as they are; ``way``: the set's own lines."""
+
+    item: GivenItem
+    school: School
+    is_own: bool
+    marks: list[SchemeMark]
+    made: list[SchemeMark]
+    total: int
+    way: list[LawLine]
 
 
 class DecisionIn(Schema):

@@ -49,10 +49,16 @@ def pages(sheets: list[Sheet]) -> list[bytes]:
 
 
 def _compiled(sheets: list[Sheet], kind: Literal["pdf", "svg"]) -> Any:
+    template = "slides.typ" if sheets[0].what == "slides" else "sheet.typ"
+    return compiled(template, _inputs(sheets), kind)
+
+
+def compiled(template: str, inputs: dict[str, str], kind: Literal["pdf", "svg"] = "pdf") -> Any:
+    """Return one of our templates filled with *inputs*, each of them JSON."""
     return typst.compile(
-        TEMPLATES / ("slides.typ" if sheets[0].what == "slides" else "sheet.typ"),
+        TEMPLATES / template,
         root=TEMPLATES,
         format=kind,
-        sys_inputs=_inputs(sheets),
+        sys_inputs=inputs,
         ignore_system_fonts=True,
     )

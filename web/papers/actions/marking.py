@@ -88,7 +88,9 @@ def finish(job: Job) -> tuple[dict[str, Any], str]:
 def _unmarked(sitting: Sitting) -> dict[int, list[str]]:
     """Return for each item the digests of papers whose marks stand on other ground, each once."""
     ground = {item.pk: ground_of(item) for item in sitting.items.all()}
+    is_final = sitting.released is not None  # what is released does not move; what is new is marked
     works = Work.objects.filter(item__sitting=sitting).order_by("item__number", "pk")
+    works = works.filter(judged__isnull=True) if is_final else works
     found: dict[int, dict[str, None]] = {}
     for item, wrote, stands_on in works.values_list("item_id", "wrote", "ground"):
         if stands_on != ground[item]:

@@ -226,8 +226,8 @@ def test_a_slip_says_where_a_student_first_left_and_what_to_say(ada: ApiClient) 
     (slip,) = ada.call("GET", f"/sittings/{grid['id']}/slips").json()
     assert slip["code"] == "02"
     first = slip["entries"][0]
-    assert (first["number"], first["line"], first["wrote"]) == (1, 2, "3x = 9")
-    assert first["instead_latex"]
+    assert (first["number"], first["line"], first["wrote"]["text"]) == (1, 2, "3x = 9")
+    assert first["instead"]["latex"]
     assert first["says"]
     assert [entry["number"] for entry in slip["entries"]] == [1, 2]
 

@@ -12,7 +12,13 @@ from hypothesis import strategies as st
 from papers.table import MOST_ROWS, papers_of
 
 STUDENTS: Any = [SimpleNamespace(pk=n, code=f"c{n}") for n in range(3)]
-ITEMS: Any = [SimpleNamespace(pk=10 + n, number=n) for n in (1, 2)]
+_NUMBERED: Any = {n: SimpleNamespace(pk=10 + n, number=n) for n in (1, 2)}
+
+
+def item_of(_student: Any, number: int) -> Any:
+    return _NUMBERED.get(number)
+
+
 CELL = st.sampled_from(
     ["c0", "C1", "c9", "1", "2", "no. 2", "7", "", "x = 3", "=formula", "  ", "#1"]
 )
@@ -22,7 +28,7 @@ ROWS = st.lists(st.lists(CELL, max_size=5), max_size=8)
 @given(ROWS)
 @settings(max_examples=200, deadline=None)
 def test_every_row_is_told_once_and_lines_are_what_stood_there(rows: list[list[str]]) -> None:
-    papers, told = papers_of(rows, STUDENTS, ITEMS)
+    papers, told = papers_of(rows, STUDENTS, item_of)
     assert len({one.at for one in told}) == len(told)
     full = [at for at, row in enumerate(rows, start=1) if any(cell.strip() for cell in row)]
     assert {one.at for one in told} >= {at for at in full if at > 1}
@@ -35,8 +41,8 @@ def test_every_row_is_told_once_and_lines_are_what_stood_there(rows: list[list[s
 
 
 def test_a_head_is_no_paper_and_a_first_row_without_one_is() -> None:
-    assert papers_of([["code", "item", "line"]], STUDENTS, ITEMS) == ([], [])
-    papers, told = papers_of([["c0", "1", "x = 7"]], STUDENTS, ITEMS)
+    assert papers_of([["code", "item", "line"]], STUDENTS, item_of) == ([], [])
+    papers, told = papers_of([["c0", "1", "x = 7"]], STUDENTS, item_of)
     assert [paper.lines for paper in papers] == [["x = 7"]]
     assert [one.at for one in told] == [1]
 
@@ -44,17 +50,17 @@ def test_a_head_is_no_paper_and_a_first_row_without_one_is() -> None:
 @pytest.mark.parametrize("between", [",", ";", "\t"])
 def test_cells_are_parted_by_what_the_table_uses(between: str) -> None:
     rows = csv_rows(between.join(["c0", "1", "x = 1", "x = 2"]))
-    papers, _ = papers_of(rows, STUDENTS, ITEMS)
+    papers, _ = papers_of(rows, STUDENTS, item_of)
     assert papers[0].lines == ["x = 1", "x = 2"]
 
 
 def test_no_line_of_a_paper_that_is_too_long_is_dropped_unsaid() -> None:
     rows = [["c0", "1", *["x = 1"] * 40], ["c0", "1", *["x = 2"] * 40]]
-    papers, told = papers_of(rows, STUDENTS, ITEMS)
+    papers, told = papers_of(rows, STUDENTS, item_of)
     assert [one.taken for one in told] == [True, False]
     assert len(papers[0].lines) == 40
 
 
 def test_a_table_that_is_too_long_is_refused_whole() -> None:
     with pytest.raises(Refused):
-        papers_of([["c0", "1", "x"]] * (MOST_ROWS + 1), STUDENTS, ITEMS)
+        papers_of([["c0", "1", "x"]] * (MOST_ROWS + 1), STUDENTS, item_of)

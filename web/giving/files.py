@@ -1,0 +1,19 @@
+"""Files that go out: their names keep their letters, their content is never taken for a page."""
+
+import re
+
+from django.http import HttpResponse
+from django.utils.http import content_disposition_header
+
+
+def file_reply(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
+    """Return a file to be kept; its name without what no system takes in a name."""
+    plain = re.sub(r'[\\/:*?"<>|\x00-\x1f]+', " ", name).strip(" .")[:80] or "set"
+    return HttpResponse(
+        content,
+        content_type=kind,
+        headers={
+            "Content-Disposition": content_disposition_header(True, f"{plain}.{ending}") or "",
+            "X-Content-Type-Options": "nosniff",
+        },
+    )

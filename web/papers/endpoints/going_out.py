@@ -1,0 +1,84 @@
+"""Endpoints of what goes out: marks as tables and documents, slips, redo sheets. Nothing is sent."""
+
+import csv
+import io
+import json
+from typing import Any, Literal
+from uuid import UUID
+
+from classes.api import class_of
+from django.http import HttpRequest, HttpResponse
+from giving.files import file_reply
+from giving.writers.tables import harmless
+from ninja import Router
+
+from papers.endpoints.common import REFUSALS, sitting_for
+from papers.models import Sitting
+from papers.paper import redo_pdf, slips_pdf
+from papers.queries import table_of
+from papers.records import class_record, sitting_record
+from papers.schemas import Slip
+from papers.slips import slips_of
+from papers.workbooks import marks_workbook
+
+router = Router()
+_WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+
+
+@router.get("/{identity}/slips", response={200: list[Slip], **REFUSALS})
+def slips(request: HttpRequest, identity: UUID) -> list[dict[str, Any]]:
+    """Return a slip for each student who left the line or has a comment."""
+    return slips_of(sitting_for(request, identity))
+
+
+@router.get("/{identity}/slips.pdf")
+def slips_paper(
+    request: HttpRequest, identity: UUID, paper: Literal["a4", "us-letter"] = "a4"
+) -> HttpResponse:
+    """Return the slips as a PDF document, six to a page."""
+    sitting = sitting_for(request, identity)
+    return file_reply(slips_pdf(sitting, paper), "application/pdf", f"{sitting.title} slips", "pdf")
+
+
+@router.get("/{identity}/redo.pdf")
+def redo(
+    request: HttpRequest, identity: UUID, paper: Literal["a4", "us-letter"] = "a4"
+) -> HttpResponse:
+    """Return for each student the items that left the line, as twins, with a key at the end."""
+    sitting = sitting_for(request, identity)
+    return file_reply(redo_pdf(sitting, paper), "application/pdf", f"{sitting.title} redo", "pdf")
+
+
+@router.get("/class/{identity}.json")
+def everything(request: HttpRequest, identity: UUID) -> HttpResponse:
+    """Return a class with all that was given to it, its papers and their marks, as one file."""
+    found = class_of(request, identity)
+    return _document(class_record(found), found.title)
+
+
+@router.get("/{identity}/marks.{ending}")
+def marks(
+    request: HttpRequest, identity: UUID, ending: Literal["csv", "xlsx", "json"]
+) -> HttpResponse:
+    """Return the marks, with what the teacher decided; the file's name says whether they are released."""
+    sitting = sitting_for(request, identity)
+    name = f"{sitting.title} {'marks' if sitting.released else 'marks proposed'}"
+    match ending:
+        case "csv":
+            content = _csv(sitting).encode()
+            return file_reply(content, "text/csv; charset=utf-8", name, "csv")
+        case "xlsx":
+            return file_reply(marks_workbook(sitting), _WORKBOOK, name, "xlsx")
+        case _:
+            return _document(sitting_record(sitting), name)
+
+
+def _csv(sitting: Sitting) -> str:
+    out = io.StringIO()
+    csv.writer(out).writerows([harmless(cell) for cell in row] for row in table_of(sitting))
+    return out.getvalue()
+
+
+def _document(record: object, name: str) -> HttpResponse:
+    text = json.dumps(record, ensure_ascii=False, indent=1)
+    return file_reply(text.encode(), "application/json", name, "json")
