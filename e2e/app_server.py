@@ -4,6 +4,7 @@ from launcher import server
 from launcher.checks import TEST_CLUSTER
 from launcher.postgres import Cluster, free_port
 from launcher.processes import end_left
+from launcher.tray import Tray
 
 DATABASE = "uchuu_e2e"
 ARGUMENTS = [
@@ -26,9 +27,11 @@ class Server:
         self.port = free_port()
         self._server = server.Server(cluster, self.port, DATABASE)
         self.worker = server.JobWorker(cluster, DATABASE)
+        self.tray = Tray(DATABASE)
 
     def start(self) -> None:
         """Start it, on the same port as before."""
+        self.tray.begin(self.address)
         self._server.begin()
         self._server.wait()
         self.worker.keep()
@@ -37,6 +40,7 @@ class Server:
         """End it, and the process that does long work."""
         self.worker.end()
         self._server.end()
+        self.tray.end()
 
     @property
     def address(self) -> str:

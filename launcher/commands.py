@@ -17,6 +17,7 @@ from launcher.places import enough_room, state_folder
 from launcher.postgres import Cluster
 from launcher.running import Running
 from launcher.steps import StepFailed, say
+from launcher.tray import tray
 
 SIGN_IN = "marin / harbour-42 (a second teacher: okafor / harbour-42)"
 
@@ -106,6 +107,7 @@ def _parser() -> argparse.ArgumentParser:
         ("bench", checks.bench),
         ("reset-demo", reset_demo),
         ("teacher", teacher),
+        ("tray", tray),
         ("backup", backup),
         ("restore", restore),
     ]
@@ -122,6 +124,14 @@ def _parser() -> argparse.ArgumentParser:
         if name == "teacher":
             command.add_argument("what", choices=["add", "password", "unlock", "remove"])
             command.add_argument("name", help="the name that the teacher signs in with")
+        if name == "tray":
+            command.add_argument("what", choices=["fill", "stack"])
+            command.add_argument("file", nargs="?", default="stack.pdf", help="of stack: the PDF")
+            command.add_argument("--teacher", default="marin", help="whose set and class it is")
+            command.add_argument("--set", required=True, help="the set's title")
+            command.add_argument("--class", required=True, dest="school_class", help="its title")
+            command.add_argument("--seed", type=int, default=1, help="other papers")
+            command.add_argument("--push", action="store_true", help="of fill: hand them over")
         if name in ("backup", "restore"):
             command.add_argument("file", help="the file, for instance uchuu-november.backup")
         if name in ("test", "bench"):

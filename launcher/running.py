@@ -8,6 +8,7 @@ from launcher.install import logs
 from launcher.owner import Owner
 from launcher.postgres import Cluster
 from launcher.steps import fail, say
+from launcher.tray import Tray
 
 MOST_DEATHS, A_WHILE = 8, 30.0
 """So many ends of one part within so many seconds are no accident."""
@@ -20,6 +21,7 @@ class Running:
         self._owner = owner
         self.cluster = Cluster()
         self.server: server.Server | None = None
+        self.tray = Tray()
         self._workers = [
             server.JobWorker(self.cluster, slot=slot) for slot in range(1, server.JOB_WORKERS + 1)
         ]
@@ -31,7 +33,9 @@ class Running:
         self.cluster.start()
         self.cluster.create_database()
         told = server.manage(self.cluster, "set_up", *words)
-        self.server = server.Server(self.cluster, server.port_to_serve(wanted_port))
+        port = server.port_to_serve(wanted_port)
+        self.tray.begin(server.address(port))  # first: the others are told where it is
+        self.server = server.Server(self.cluster, port)
         self.server.begin()
         self.server.wait()
         for worker in self._workers:
@@ -55,6 +59,8 @@ class Running:
                 self._told("server")
                 self.server.end()
                 self.server.begin()
+            if self.tray.keep():
+                self._told("tray")
             for slot, worker in enumerate(self._workers, start=1):
                 if worker.keep():
                     self._told(f"worker {slot} for long work")
@@ -77,4 +83,5 @@ class Running:
             worker.end()
         if self.server is not None:
             self.server.end()
+        self.tray.end()
         self.cluster.stop()

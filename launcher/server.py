@@ -29,8 +29,19 @@ def _environment(cluster: Cluster, database: str, name: str = "command") -> dict
         "PYTHONPATH": f"{WEB}:{CORE}",
         "DJANGO_SETTINGS_MODULE": "config.settings.base",
         "UCHUU_INSTALLATION": installation(),
+        "UCHUU_TRAY": _tray(database),
         "UCHUU_LOG": str(logs() / f"{name}-{database}.log"),
     }
+
+
+def tray_address(database: str) -> Path:
+    """Return the file that says where the tray beside *database* answers."""
+    return state_folder() / f"tray-{database}-address"
+
+
+def _tray(database: str) -> str:
+    place = tray_address(database)
+    return place.read_text().strip() if place.exists() else ""
 
 
 _READ_ABOVE = "Read the message above. ./uchuu reset-demo sets the demo data anew."

@@ -4,6 +4,7 @@ from api import failures
 from api.auth import signed_in
 from asking.api import router as algebra
 from classes.api import router as classes
+from deliveries.api import router as deliveries
 from errors.api import router as errors
 from examples.api import router as examples
 from exchange.api import router as exchange
@@ -15,6 +16,7 @@ from keeping.api import router as keeping
 from ninja import NinjaAPI
 from papers.endpoints import going_out, sittings, works
 from proofs.api import router as proofs
+from scans.api import router as scans
 from sets.api import router as sets
 from teachers.api import router as session
 
@@ -37,4 +39,6 @@ api.add_router("/exchange", exchange, tags=["exchange"])
 api.add_router("/classes", classes, tags=["classes"])
 for router in (sittings.router, works.router, going_out.router):
     api.add_router("/sittings", router, tags=["sittings"])
+api.add_router("/deliveries", deliveries, tags=["deliveries"])
+api.add_router("/scans", scans, tags=["scans"])
 api.add_router("/proofs", proofs, tags=["proofs"])

@@ -108,6 +108,8 @@ class SheetItem:
     leavings: list[Leaving] = field(default_factory=list)
     choices: list[Choice] = field(default_factory=list)
     mistake: Mistake | None = None
+    written: list[str] = field(default_factory=list)
+    """Lines that stand in the room already, as a student wrote them."""
     refused: str = ""
 
 
@@ -122,6 +124,10 @@ class Sheet:
     room: Room
     paper: str
     items: list[SheetItem]
+    code: str = ""
+    """Of the student whose copy it is; empty where all copies are alike."""
+    page_marks: list[str] = field(default_factory=list)
+    """For each page a machine-readable mark, as SVG."""
 
     @property
     def has_key_apart(self) -> bool:

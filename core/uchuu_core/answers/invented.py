@@ -1,8 +1,8 @@
 """What ``invent`` answers: papers that are made up, and what their maker meant."""
 
-from typing import Literal
+from typing import Literal, NotRequired
 
-from typing_extensions import NotRequired, TypedDict
+from typing_extensions import TypedDict
 
 PaperKind = Literal[
     "right", "other-way", "error", "slip", "miscopied", "unfinished", "answer", "blank"

@@ -49,6 +49,8 @@ INSTALLED_APPS = [
     "proofs.apps.ProofsConfig",
     "classes",
     "papers.apps.PapersConfig",
+    "deliveries.apps.DeliveriesConfig",
+    "scans.apps.ScansConfig",
     "keeping.apps.KeepingConfig",
     "config",
 ]
@@ -108,6 +110,8 @@ CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"
 KEPT_SECONDS = 5
 """So long a process keeps what every key press asks for and what another process may have changed."""
 SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"
+TRAY_URL = os.environ.get("UCHUU_TRAY", "")
+"""Where the tray answers; empty where none runs."""
 AT_HOME = True
 """An installation of one teacher: whoever sits at it may make the first account on its first page."""
 SESSION_COOKIE_HTTPONLY = True

@@ -12,7 +12,9 @@
 
 #let room(sheet, item) = {
   if sheet.room == "lines" {
-    stack(..range(item.room).map(_ => block(height: 9mm, width: 100%, stroke: (bottom: 0.3pt + luma(150)))))
+    stack(..range(item.room).map(n => block(height: 9mm, width: 100%, stroke: (bottom: 0.3pt + luma(150)), {
+      if n < item.written.len() { align(bottom, pad(left: 4mm, bottom: 1.5mm, text(13pt, style: "italic", item.written.at(n)))) }
+    })))
   } else if sheet.room == "grid" {
     v(2mm)
     block(width: 100%, height: item.room * 8.5mm, clip: true, fill: tiling(size: (5mm, 5mm))[
@@ -101,7 +103,7 @@
   if sheet.what in ("handout", "choices", "mistakes") {
     linebreak()
     v(1mm)
-    text(10pt)[#words.name #blank(1fr) #h(2mm) #words.class #blank(22mm) #h(2mm) #words.date #blank(28mm)]
+    text(10pt)[#words.name #if sheet.code == "" { blank(1fr) } else { strong(sheet.code); h(1fr) } #h(2mm) #words.class #blank(22mm) #h(2mm) #words.date #blank(28mm)]
   } else {
     h(1fr)
     text(10pt, fill: quiet, words.at(sheet.what))
@@ -134,10 +136,19 @@
 
 #for (n, sheet) in sheets.enumerate() {
   if n > 0 { pagebreak(weak: true) }
-  set page(footer: context [
-    #set text(8pt, fill: quiet)
-    #sheet.title #if sheet.form != "" [· #sheet.form] #h(1fr) #counter(page).display()
-  ])
+  // by its mark a page that was scanned finds back to the student
+  set page(
+    footer: context [
+      #set text(8pt, fill: quiet)
+      #sheet.title #if sheet.form != "" [· #sheet.form] #if sheet.code != "" [· #sheet.code] #h(1fr) #counter(page).display()
+    ],
+    foreground: context {
+      let page = counter(page).get().first()
+      if page <= sheet.page_marks.len() {
+        place(top + right, dx: -6mm, dy: 5mm, image(bytes(sheet.page_marks.at(page - 1)), width: 17mm))
+      }
+    },
+  )
   counter(page).update(1)
   title-of(sheet)
   line(length: 100%, stroke: 0.9pt)

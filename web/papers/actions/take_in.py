@@ -33,7 +33,7 @@ def take_in(given: Iterable[Given]) -> int:
     )  # one after another
     changed = 0
     for one in given:
-        lines = _tidy(one.lines)
+        lines = tidy(one.lines)
         known = Work.objects.filter(student=one.student, item=one.item)
         if not lines:
             gone, _ = known.delete()
@@ -51,7 +51,7 @@ def take_in(given: Iterable[Given]) -> int:
     return changed
 
 
-def _tidy(lines: list[str]) -> list[str]:
+def tidy(lines: list[str]) -> list[str]:
     """Return the lines without empty ones at the end, and none where all are empty."""
     kept = [line.strip() for line in lines]
     while kept and not kept[-1]:

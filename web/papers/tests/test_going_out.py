@@ -7,6 +7,7 @@ from typing import Any
 import pytest
 from api.testing import ApiClient
 from openpyxl import load_workbook
+from sets.models import ProblemSet
 
 from papers.models import SittingItem, Work
 from papers.tests.test_papers import FIRST_ONLY, RIGHT, grid_of, sitting_of, write
@@ -17,8 +18,6 @@ def _versions(teacher: ApiClient, codes: tuple[str, ...] = ("01", "02", "03")) -
     made = teacher.call("POST", "/classes", {"title": "Algebra 2", "year": "", "codes": codes})
     first = teacher.set_of({"task": "solve", "given": "3(x - 2) = 15"})
     second = teacher.set_of({"task": "solve", "given": "2(x - 3) = 10"})
-    from sets.models import ProblemSet
-
     ProblemSet.objects.filter(pk=first["id"]).update(form="A")
     ProblemSet.objects.filter(pk=second["id"]).update(form="B", made_from=first["id"])
     body = {"school_class": made.json()["id"], "set": first["id"], "date": "2026-11-20"}
