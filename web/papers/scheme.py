@@ -13,14 +13,17 @@ from papers.models import Sitting, SittingItem
 Mark = dict[str, Any]
 
 
-def scheme_of(sitting: Sitting, number: int) -> dict[str, Any]:
+def scheme_of(sitting: Sitting, number: int, version: str = "") -> dict[str, Any]:
     """Return an item's marks as they are and as they are made, and the set's own way to work it.
+
+    *version*: of which parallel version; the first one where it is empty.
 
     Raises:
         Refused: 404, there is no such item.
         Failure: its problem cannot be read.
     """
-    item = _items(sitting, number)[0]
+    items = _items(sitting, number)
+    item = next((one for one in items if one.version == version), items[0])
     made = _made(item)
     own = item.scheme or []
     marks = [one for one in own if one["worth"] > 0] or [m for m in made["marks"] if m["worth"] > 0]

@@ -1479,13 +1479,13 @@ export interface paths {
          * Listed
          * @description Return the teacher's sittings, the latest first.
          */
-        get: operations["papers_api_listed"];
+        get: operations["papers_endpoints_sittings_listed"];
         put?: never;
         /**
          * Give
          * @description Give a set to a class on a date.
          */
-        post: operations["papers_api_give"];
+        post: operations["papers_endpoints_sittings_give"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1503,18 +1503,38 @@ export interface paths {
          * Grid
          * @description Return a sitting with its grid; what stands on other ground is marked anew meanwhile.
          */
-        get: operations["papers_api_grid"];
+        get: operations["papers_endpoints_sittings_grid"];
         /**
          * Change
          * @description Change how a sitting is called and marked.
          */
-        put: operations["papers_api_change"];
+        put: operations["papers_endpoints_sittings_change"];
         post?: never;
         /**
          * Put Aside
          * @description Put a sitting aside with its papers.
          */
-        delete: operations["papers_api_put_aside"];
+        delete: operations["papers_endpoints_sittings_put_aside"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Release
+         * @description Make the marks final, or proposals again; nothing is sent to anybody.
+         */
+        put: operations["papers_endpoints_sittings_release"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1533,111 +1553,7 @@ export interface paths {
          * Restore
          * @description Bring a sitting back.
          */
-        post: operations["papers_api_restore"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{identity}/papers/{student}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Paper
-         * @description Return one student's paper, judged and marked.
-         */
-        get: operations["papers_api_paper"];
-        /**
-         * Write
-         * @description Store what a student gave for some items; it is marked in the background.
-         */
-        put: operations["papers_api_write"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{identity}/table": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Table
-         * @description Take in papers that were pasted as a table.
-         */
-        post: operations["papers_api_table"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{identity}/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * File
-         * @description Take in papers from a table in a file: CSV, XLSX or text.
-         */
-        post: operations["papers_api_file"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{identity}/papers/{student}/decision": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Decide
-         * @description Decide a mark otherwise than it was proposed, here or on all papers that wrote the same.
-         */
-        put: operations["papers_api_decide"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{identity}/items/{number}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Item
-         * @description Return one item with the class on its spine: the last lines of all papers, placed.
-         */
-        get: operations["papers_api_item"];
-        put?: never;
-        post?: never;
+        post: operations["papers_endpoints_sittings_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1657,7 +1573,175 @@ export interface paths {
          * Mark Again
          * @description Mark also what could not be marked in time.
          */
-        post: operations["papers_api_mark_again"];
+        post: operations["papers_endpoints_sittings_mark_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/items/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Item
+         * @description Return one item with the class on its spine: the last lines of all papers, placed.
+         */
+        get: operations["papers_endpoints_sittings_item"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/items/{number}/scheme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Scheme
+         * @description Return what an item's marks are for, and the set's own way to work it.
+         */
+        get: operations["papers_endpoints_sittings_scheme"];
+        /**
+         * Own Scheme
+         * @description Change what an item's marks are for; no marks: as it is made from the worked lines.
+         */
+        put: operations["papers_endpoints_sittings_own_scheme"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/papers/{student}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Paper
+         * @description Return one student's paper, judged and marked.
+         */
+        get: operations["papers_endpoints_works_paper"];
+        /**
+         * Write
+         * @description Store what a student gave for some items; it is marked in the background.
+         */
+        put: operations["papers_endpoints_works_write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/papers/{student}/version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Had
+         * @description Say which version a student had; what was written is judged against its problems.
+         */
+        put: operations["papers_endpoints_works_had"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/papers/{student}/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Decide
+         * @description Decide a mark otherwise than it was proposed, here or on all papers that wrote the same.
+         */
+        put: operations["papers_endpoints_works_decide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/papers/{student}/comment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Comment
+         * @description Keep what the teacher says of one item; it stands on the slip.
+         */
+        put: operations["papers_endpoints_works_comment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Table
+         * @description Take in papers that were pasted: a table, plain text or our JSON document.
+         */
+        post: operations["papers_endpoints_works_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * File
+         * @description Take in papers from a file: CSV, XLSX, text or JSON.
+         */
+        post: operations["papers_endpoints_works_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1673,9 +1757,49 @@ export interface paths {
         };
         /**
          * Slips
-         * @description Return a slip for each student who left the line, to be printed and given back.
+         * @description Return a slip for each student who left the line or has a comment.
          */
-        get: operations["papers_api_slips"];
+        get: operations["papers_endpoints_going_out_slips"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/slips.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Slips Paper
+         * @description Return the slips as a PDF document, six to a page.
+         */
+        get: operations["papers_endpoints_going_out_slips_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/redo.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Redo
+         * @description Return for each student the items that left the line, as twins, with a key at the end.
+         */
+        get: operations["papers_endpoints_going_out_redo"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1695,7 +1819,7 @@ export interface paths {
          * Everything
          * @description Return a class with all that was given to it, its papers and their marks, as one file.
          */
-        get: operations["papers_api_everything"];
+        get: operations["papers_endpoints_going_out_everything"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1704,7 +1828,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{identity}/marks.csv": {
+    "/api/sittings/{identity}/marks.{ending}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1713,9 +1837,181 @@ export interface paths {
         };
         /**
          * Marks
-         * @description Return the marks as a table, with what the teacher decided.
+         * @description Return the marks, with what the teacher decided; the file's name says whether they are released.
          */
-        get: operations["papers_api_marks"];
+        get: operations["papers_endpoints_going_out_marks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deliveries/push": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pushed
+         * @description Take in a paper that the tray hands over by itself; handed over again it changes nothing.
+         */
+        post: operations["deliveries_api_pushed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deliveries/{sitting}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Waiting
+         * @description Return what waits for a sitting.
+         */
+        get: operations["deliveries_api_waiting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deliveries/{sitting}/fetch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fetch
+         * @description Fetch what waits in the tray, in the background; where that is going on, join it.
+         */
+        post: operations["deliveries_api_fetch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deliveries/{sitting}/{delivery}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lay
+         * @description Lay a waiting paper to a student, over what is there.
+         */
+        post: operations["deliveries_api_lay"];
+        /**
+         * Put Away
+         * @description Put a waiting paper away for good.
+         */
+        delete: operations["deliveries_api_put_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/{sitting}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return the scanned pages of a sitting.
+         */
+        get: operations["scans_api_listed"];
+        put?: never;
+        /**
+         * Bring
+         * @description Bring a scanned stack in: a PDF document or a picture; it is cut in the background.
+         */
+        post: operations["scans_api_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/{sitting}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Lay
+         * @description Lay a page to a student by hand, or turn it.
+         */
+        put: operations["scans_api_lay"];
+        post?: never;
+        /**
+         * Throw Away
+         * @description Delete a scanned page for good.
+         */
+        delete: operations["scans_api_throw_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/{sitting}/pages/{page}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Picture
+         * @description Return the picture of a page; it is a picture whatever came in.
+         */
+        get: operations["scans_api_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scans/{sitting}/handouts.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Handouts
+         * @description Return a copy for each code, every page with its mark, as one PDF document.
+         */
+        get: operations["scans_api_handouts"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4514,8 +4810,8 @@ export interface components {
         CellOut: {
             /** Student */
             student: number;
-            /** Item */
-            item: number;
+            /** Number */
+            number: number;
             /** Earned */
             earned: number | null;
             /** Of */
@@ -4536,6 +4832,8 @@ export interface components {
         GivenItem: {
             /** Id */
             id: number;
+            /** Version */
+            version: string;
             /** Number */
             number: number;
             /** Task */
@@ -4551,6 +4849,8 @@ export interface components {
         /**
          * GridOut
          * @description A sitting: its items across, its codes down, what stands in each cell, and the marking's job.
+         *
+         *     ``versions``: one empty name where all have the same; ``had``: which one each student had.
          */
         GridOut: {
             /**
@@ -4572,8 +4872,16 @@ export interface components {
             school: "method-accuracy" | "deductions";
             /** Accuracy Follows */
             accuracy_follows: boolean;
+            /** Released */
+            released: string | null;
             /** School Class */
             school_class: string;
+            /** Versions */
+            versions: string[];
+            /** Had */
+            had: {
+                [key: string]: string;
+            };
             /** Items */
             items: components["schemas"]["GivenItem"][];
             /** Students */
@@ -4618,6 +4926,11 @@ export interface components {
              * @default false
              */
             accuracy_follows: boolean;
+            /**
+             * Versions
+             * @default false
+             */
+            versions: boolean;
         };
         /**
          * SittingChange
@@ -4638,6 +4951,104 @@ export interface components {
             school: "method-accuracy" | "deductions";
             /** Accuracy Follows */
             accuracy_follows: boolean;
+        };
+        /**
+         * ReleaseIn
+         * @description Whether the marks are final.
+         */
+        ReleaseIn: {
+            /** Released */
+            released: boolean;
+        };
+        /**
+         * ItemPlaced
+         * @description One item with the class on its spine: the codes of those who answered, and their answers placed.
+         */
+        ItemPlaced: {
+            item: components["schemas"]["GivenItem"];
+            /** Versions */
+            versions: string[];
+            /** Codes */
+            codes: string[];
+            placed: components["schemas"]["Placed"];
+        };
+        /**
+         * SchemeMark
+         * @description One mark of a scheme: what it is worth and what earns it.
+         *
+         *     ``steps``: the steps of accepted ways that earn it; ``law``: the law of the first way's step. What is
+         *     taken off has a negative worth.
+         */
+        SchemeMark: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "method" | "accuracy" | "form" | "check";
+            /** Worth */
+            worth: number;
+            /** Says */
+            says: string;
+            /** Steps */
+            steps: string[];
+            /** Law */
+            law?: string;
+        };
+        /**
+         * SchemeOut
+         * @description What an item's marks are for, as they are made and as they are; ``way``: the set's own lines.
+         */
+        SchemeOut: {
+            item: components["schemas"]["GivenItem"];
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "method-accuracy" | "deductions";
+            /** Is Own */
+            is_own: boolean;
+            /** Marks */
+            marks: components["schemas"]["SchemeMark"][];
+            /** Made */
+            made: components["schemas"]["SchemeMark"][];
+            /** Total */
+            total: number;
+            /** Way */
+            way: components["schemas"]["LawLine"][];
+        };
+        /**
+         * OwnMark
+         * @description One mark of the teacher's own scheme; ``steps``: what of the accepted ways earns it.
+         */
+        OwnMark: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "method" | "accuracy" | "form" | "check";
+            /** Worth */
+            worth: number;
+            /** Says */
+            says: string;
+            /**
+             * Steps
+             * @default []
+             */
+            steps: string[];
+        };
+        /**
+         * SchemeIn
+         * @description What an item's marks are for; no marks: as they are made of the worked lines, ``worth`` in all.
+         */
+        SchemeIn: {
+            /** Marks */
+            marks: components["schemas"]["OwnMark"][];
+            /** Worth */
+            worth?: number | null;
         };
         /**
          * DecidedMark
@@ -4672,6 +5083,12 @@ export interface components {
          */
         PaperOut: {
             student: components["schemas"]["StudentOut"];
+            /** Version */
+            version: string;
+            /** Versions */
+            versions: string[];
+            /** Items */
+            items: components["schemas"]["GivenItem"][];
             /** Works */
             works: components["schemas"]["WorkOut"][];
         };
@@ -4718,6 +5135,10 @@ export interface components {
             ask: components["schemas"]["Question"][];
             /** Alike */
             alike: number;
+            /** Comment */
+            comment: string;
+            /** Draft */
+            draft: string;
         };
         /**
          * PaperIn
@@ -4736,6 +5157,51 @@ export interface components {
             item: number;
             /** Lines */
             lines: string[];
+        };
+        /**
+         * VersionIn
+         * @description Which version a student had.
+         */
+        VersionIn: {
+            /** Version */
+            version: string;
+        };
+        /**
+         * DecisionIn
+         * @description What the teacher decides of one mark; None: the proposal stands again. ``alike``: on equal work too.
+         */
+        DecisionIn: {
+            /** Item */
+            item: number;
+            /** Key */
+            key: string;
+            /** Earned */
+            earned: number | null;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Alike
+             * @default false
+             */
+            alike: boolean;
+        };
+        /**
+         * CommentIn
+         * @description What the teacher says of one item; ``alike``: on equal work too.
+         */
+        CommentIn: {
+            /** Item */
+            item: number;
+            /** Comment */
+            comment: string;
+            /**
+             * Alike
+             * @default false
+             */
+            alike: boolean;
         };
         /**
          * RowTold
@@ -4769,67 +5235,129 @@ export interface components {
             text: string;
         };
         /**
-         * DecisionIn
-         * @description What the teacher decides of one mark; None: the proposal stands again. ``alike``: on equal work too.
-         */
-        DecisionIn: {
-            /** Item */
-            item: number;
-            /** Key */
-            key: string;
-            /** Earned */
-            earned: number | null;
-            /**
-             * Why
-             * @default
-             */
-            why: string;
-            /**
-             * Alike
-             * @default false
-             */
-            alike: boolean;
-        };
-        /**
-         * ItemPlaced
-         * @description One item with the class on its spine: the codes of those who answered, and their answers placed.
-         */
-        ItemPlaced: {
-            item: components["schemas"]["GivenItem"];
-            /** Codes */
-            codes: string[];
-            placed: components["schemas"]["Placed"];
-        };
-        /**
          * Slip
-         * @description What one student is given back.
+         * @description What one student is given back; ``earned`` None: nothing is marked.
          */
         Slip: {
             /** Code */
             code: string;
+            /** Earned */
+            earned: number | null;
+            /** Of */
+            of: number | null;
             /** Entries */
             entries: components["schemas"]["SlipEntry"][];
         };
         /**
          * SlipEntry
-         * @description Where one item first left: the line, the right one in its place, and what to say.
+         * @description Where one item first left: the line, the right one in its place, what to say, one twin to try.
+         *
+         *     ``line`` 0: it left nowhere; there is a comment.
          */
         SlipEntry: {
             /** Number */
             number: number;
-            reads: components["schemas"]["Reading"] | null;
+            given: components["schemas"]["Mathematics"];
             /** Line */
             line: number;
-            /** Wrote */
-            wrote: string;
-            /** Wrote Latex */
-            wrote_latex: string | null;
+            wrote: components["schemas"]["Mathematics"];
             /** Name */
             name: string;
             /** Says */
             says: string;
-            /** Instead Latex */
-            instead_latex: string | null;
+            instead: components["schemas"]["Mathematics"] | null;
+            /** Comment */
+            comment: string;
+            twin: components["schemas"]["Mathematics"] | null;
+        };
+        /**
+         * Taken
+         * @description What became of a pushed paper.
+         */
+        Taken: {
+            /** State */
+            state: string;
+        };
+        /**
+         * DeliveryOut
+         * @description A paper that waits for the teacher, and why.
+         */
+        DeliveryOut: {
+            /** Id */
+            id: number;
+            /** Code */
+            code: string;
+            /** Form */
+            form: string;
+            /** Says */
+            says: string;
+            /** Works */
+            works: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
+         * InTheTray
+         * @description What waits: in the tray (None where it does not answer), and here for the teacher.
+         */
+        InTheTray: {
+            /** Tray */
+            tray: number | null;
+            /** Waiting */
+            waiting: components["schemas"]["DeliveryOut"][];
+        };
+        /**
+         * PlaceIn
+         * @description To which student a waiting paper belongs.
+         */
+        PlaceIn: {
+            /** Student */
+            student: number;
+        };
+        /**
+         * PageOut
+         * @description A scanned page: whose it is, or why it waits to be placed; ``shown``: it has a picture.
+         */
+        PageOut: {
+            /** Id */
+            id: number;
+            /** Student */
+            student: number | null;
+            /** Page */
+            page: number;
+            /** Stack */
+            stack: string;
+            /** Position */
+            position: number;
+            /** Says */
+            says: string;
+            /** Shown */
+            shown: boolean;
+        };
+        /**
+         * PagesOut
+         * @description All scanned pages of a sitting, and the cutting that runs or was the last.
+         */
+        PagesOut: {
+            /** Pages */
+            pages: components["schemas"]["PageOut"][];
+            job: components["schemas"]["JobOut"] | null;
+        };
+        /**
+         * PageIn
+         * @description Whose page it is (None: nobody's yet), which of that paper, and by how much it is turned.
+         */
+        PageIn: {
+            /** Student */
+            student: number | null;
+            /** Page */
+            page: number;
+            /**
+             * Turn
+             * @default 0
+             * @enum {integer}
+             */
+            turn: 0 | 90 | 180 | 270;
         };
         /**
          * ProofPage
@@ -8997,7 +9525,7 @@ export interface operations {
             };
         };
     };
-    papers_api_listed: {
+    papers_endpoints_sittings_listed: {
         parameters: {
             query?: {
                 archived?: boolean;
@@ -9019,7 +9547,7 @@ export interface operations {
             };
         };
     };
-    papers_api_give: {
+    papers_endpoints_sittings_give: {
         parameters: {
             query?: never;
             header?: never;
@@ -9079,7 +9607,7 @@ export interface operations {
             };
         };
     };
-    papers_api_grid: {
+    papers_endpoints_sittings_grid: {
         parameters: {
             query?: never;
             header?: never;
@@ -9137,7 +9665,7 @@ export interface operations {
             };
         };
     };
-    papers_api_change: {
+    papers_endpoints_sittings_change: {
         parameters: {
             query?: never;
             header?: never;
@@ -9199,7 +9727,7 @@ export interface operations {
             };
         };
     };
-    papers_api_put_aside: {
+    papers_endpoints_sittings_put_aside: {
         parameters: {
             query?: never;
             header?: never;
@@ -9255,7 +9783,69 @@ export interface operations {
             };
         };
     };
-    papers_api_restore: {
+    papers_endpoints_sittings_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReleaseIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_sittings_restore: {
         parameters: {
             query?: never;
             header?: never;
@@ -9313,7 +9903,250 @@ export interface operations {
             };
         };
     };
-    papers_api_paper: {
+    papers_endpoints_sittings_mark_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_sittings_item: {
+        parameters: {
+            query?: {
+                version?: string;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPlaced"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_sittings_scheme: {
+        parameters: {
+            query?: {
+                version?: string;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_sittings_own_scheme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchemeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchemeOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_works_paper: {
         parameters: {
             query?: never;
             header?: never;
@@ -9372,7 +10205,7 @@ export interface operations {
             };
         };
     };
-    papers_api_write: {
+    papers_endpoints_works_write: {
         parameters: {
             query?: never;
             header?: never;
@@ -9435,7 +10268,196 @@ export interface operations {
             };
         };
     };
-    papers_api_table: {
+    papers_endpoints_works_had: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                student: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_works_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                student: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecisionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_works_comment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                student: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommentIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_works_table: {
         parameters: {
             query?: never;
             header?: never;
@@ -9497,7 +10519,7 @@ export interface operations {
             };
         };
     };
-    papers_api_file: {
+    papers_endpoints_works_file: {
         parameters: {
             query?: never;
             header?: never;
@@ -9565,187 +10587,7 @@ export interface operations {
             };
         };
     };
-    papers_api_decide: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-                student: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DecisionIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PaperOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    papers_api_item: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-                number: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ItemPlaced"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    papers_api_mark_again: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GridOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    papers_api_slips: {
+    papers_endpoints_going_out_slips: {
         parameters: {
             query?: never;
             header?: never;
@@ -9803,7 +10645,51 @@ export interface operations {
             };
         };
     };
-    papers_api_everything: {
+    papers_endpoints_going_out_slips_paper: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    papers_endpoints_going_out_redo: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    papers_endpoints_going_out_everything: {
         parameters: {
             query?: never;
             header?: never;
@@ -9823,12 +10709,563 @@ export interface operations {
             };
         };
     };
-    papers_api_marks: {
+    papers_endpoints_going_out_marks: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 identity: string;
+                ending: "csv" | "xlsx" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    deliveries_api_pushed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    deliveries_api_waiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InTheTray"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    deliveries_api_fetch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    deliveries_api_lay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                delivery: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InTheTray"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    deliveries_api_put_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                delivery: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InTheTray"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    scans_api_listed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    scans_api_bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    scans_api_lay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    scans_api_throw_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    scans_api_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    scans_api_handouts: {
+        parameters: {
+            query?: {
+                room?: "lines" | "grid" | "none";
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                sitting: string;
             };
             cookie?: never;
         };

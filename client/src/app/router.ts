@@ -106,6 +106,13 @@ export const router = createRouter({
       component: () => import('@/places/papers/ItemPlace.vue'),
     },
     {
+      path: '/sittings/:id/items/:number/scheme',
+      name: 'scheme',
+      props: true,
+      meta: { title: 'scheme', place: 'classes' },
+      component: () => import('@/places/papers/SchemePlace.vue'),
+    },
+    {
       path: '/sittings/:id/papers/:student',
       name: 'paper',
       props: true,

@@ -10,6 +10,7 @@ import { first } from './first.en'
 import { keys } from './keys.en'
 import { answers } from './answers.en'
 import { classes, papers } from './classes.en'
+import { out, scheme, ways } from './papers.en'
 import { exercise, show, track } from './show.en'
 import { spelledWords, type Spelling } from './spelling'
 
@@ -47,6 +48,7 @@ const written = {
     paper: 'One paper',
     item: 'One item of a class',
     slips: 'Slips',
+    scheme: 'Marks of an item',
     errors: 'Errors',
     house: 'House rules',
   },
@@ -251,6 +253,9 @@ const written = {
   answers,
   classes,
   papers,
+  out,
+  scheme,
+  ways,
   exercise,
   track,
   study: {

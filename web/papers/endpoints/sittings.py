@@ -113,9 +113,9 @@ def item(request: HttpRequest, identity: UUID, number: int, version: str = "") -
 
 
 @router.get("/{identity}/items/{number}/scheme", response={200: SchemeOut, **REFUSALS})
-def scheme(request: HttpRequest, identity: UUID, number: int) -> dict[str, Any]:
+def scheme(request: HttpRequest, identity: UUID, number: int, version: str = "") -> dict[str, Any]:
     """Return what an item's marks are for, and the set's own way to work it."""
-    return scheme_of(sitting_for(request, identity), number)
+    return scheme_of(sitting_for(request, identity), number, version)
 
 
 @router.put("/{identity}/items/{number}/scheme", response={200: SchemeOut, **REFUSALS})

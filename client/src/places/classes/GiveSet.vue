@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Before a set is given to a class: which, to whom, when, and how it is marked. */
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -22,6 +22,7 @@ const chosen = reactive({
   date: today,
   school: 'method-accuracy' as Schemas['SittingIn']['school'],
   accuracy_follows: false,
+  versions: false,
 })
 const sought = ref('')
 const { data } = useQuery({
@@ -30,12 +31,14 @@ const { data } = useQuery({
     result(api.GET('/api/sets', { params: { query: { words: sought.value, order: 'changed' } } })),
   enabled: open,
 })
+/** Which version the chosen set is; empty where there are no others. */
+const form = computed(() => data.value?.results.find(({ id }) => id === chosen.set)?.form ?? '')
 watch(open, () => (chosen.school_class ||= props.classes[0]?.id ?? ''))
 const { busy, refusal, run, again } = useAction()
 
 function give(): void {
   void run(async () => {
-    const body = { ...chosen, title: '' }
+    const body = { ...chosen, title: '', versions: chosen.versions && !!form.value }
     const made = await result(api.POST('/api/sittings', { body }))
     open.value = false
     await router.push({ name: 'sitting', params: { id: made.id } })
@@ -80,6 +83,7 @@ function give(): void {
       <el-checkbox v-if="chosen.school === 'method-accuracy'" v-model="chosen.accuracy_follows">
         {{ words.classes.follows }}
       </el-checkbox>
+      <el-checkbox v-if="form" v-model="chosen.versions">{{ words.classes.versions }}</el-checkbox>
       <FailureNote :message="refusal" @again="again" />
       <p>
         <el-button

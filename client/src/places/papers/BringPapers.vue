@@ -26,7 +26,6 @@ async function takeFile(event: Event): Promise<void> {
 
 <template>
   <section>
-    <h2>{{ words.papers.bring }}</h2>
     <form @submit.prevent="takeTable">
       <label for="table">{{ words.papers.table }}</label>
       <el-input
@@ -45,7 +44,12 @@ async function takeFile(event: Event): Promise<void> {
         }}</el-button>
         <label class="file">
           {{ words.papers.file }}
-          <input type="file" accept=".csv,.tsv,.txt,.xlsx" :disabled="busy" @change="takeFile" />
+          <input
+            type="file"
+            accept=".csv,.tsv,.txt,.md,.xlsx,.json"
+            :disabled="busy"
+            @change="takeFile"
+          />
         </label>
       </p>
     </form>

@@ -16,11 +16,13 @@ const props = defineProps<{
 }>()
 
 const showsCodes = ref(false)
+const version = ref('')
 const { data, error, refetch } = useQuery({
-  queryKey: computed(() => ['sitting-item', props.id, props.number]),
+  queryKey: computed(() => ['sitting-item', props.id, props.number, version.value]),
   queryFn: () => {
     const path = { identity: props.id, number: Number(props.number) }
-    return result(api.GET('/api/sittings/{identity}/items/{number}', { params: { path } }))
+    const params = { path, query: { version: version.value } }
+    return result(api.GET('/api/sittings/{identity}/items/{number}', { params }))
   },
 })
 </script>
@@ -35,6 +37,24 @@ const { data, error, refetch } = useQuery({
     @again="refetch"
   >
     <template #actions>
+      <el-select
+        v-if="data && data.versions.length > 1"
+        class="version"
+        size="small"
+        :model-value="data.item.version"
+        :aria-label="words.ways.version"
+        @update:model-value="(now: string) => (version = now)"
+      >
+        <el-option
+          v-for="one in data.versions"
+          :key="one"
+          :value="one"
+          :label="`${words.ways.version} ${one}`"
+        />
+      </el-select>
+      <router-link :to="{ name: 'scheme', params: { id, number } }">{{
+        words.scheme.open
+      }}</router-link>
       <el-checkbox v-model="showsCodes" :title="words.answers.codesSays">
         {{ words.answers.codes }}
       </el-checkbox>
@@ -48,3 +68,9 @@ const { data, error, refetch } = useQuery({
     />
   </PrintedPage>
 </template>
+
+<style scoped>
+.version {
+  width: 7rem;
+}
+</style>

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 /** Codes × items: in each cell the stop where the paper left, and what it earned. */
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark } from '@/spine/types'
 import { words } from '@/texts/en'
-import type { Grid, Row } from './rows'
+import { columnsOf, type Grid, type Row } from './rows'
 
 const props = defineProps<{ grid: Grid; rows: Row[] }>()
 const by = defineModel<'code' | 'total'>('by', { required: true })
 const router = useRouter()
+const columns = computed(() => columnsOf(props.grid))
+const hasVersions = computed(() => props.grid.versions.length > 1)
 
 function open(student: number, number: number): void {
   const params = { id: props.grid.id, student }
@@ -35,7 +38,7 @@ function go(event: KeyboardEvent, down: boolean): void {
           <th scope="col" :aria-sort="by === 'total' ? 'descending' : 'none'">
             <button type="button" @click="by = 'total'">{{ words.papers.total }}</button>
           </th>
-          <th v-for="item in grid.items" :key="item.id" scope="col" :title="item.given">
+          <th v-for="item in columns" :key="item.id" scope="col" :title="item.given">
             <router-link
               :to="{ name: 'item', params: { id: grid.id, number: item.number } }"
               :aria-label="words.papers.onSpine(item.number)"
@@ -61,6 +64,7 @@ function go(event: KeyboardEvent, down: boolean): void {
               @keydown.up.prevent="go($event, false)"
               >{{ row.student.code }}</router-link
             >
+            <small v-if="hasVersions" class="u-quiet">{{ grid.had[row.student.id] }}</small>
           </th>
           <td class="total">
             <template v-if="row.total">{{ row.total.earned }} / {{ row.total.of }}</template>

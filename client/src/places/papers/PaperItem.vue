@@ -1,15 +1,19 @@
 <script setup lang="ts">
 /** One item of a paper: its lines typed and on the spine, its marks beside them. */
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
 import { givenStop, writtenStops } from '@/example/stops'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { divisions } from '@/spine/tracks'
 import { words } from '@/texts/en'
+import PaperComment from './PaperComment.vue'
 import PaperMarks from './PaperMarks.vue'
+import PaperWay from './PaperWay.vue'
 
 const props = defineProps<{
+  /** The sitting's id. */
+  sitting: string
   item: Schemas['GivenItem']
   work: Schemas['WorkOut']
   /** Its lines as they are typed now. */
@@ -21,9 +25,11 @@ defineEmits<{
   typed: [text: string]
   store: []
   decide: [body: Schemas['DecisionIn']]
+  comment: [body: Schemas['CommentIn']]
   markAgain: []
 }>()
 
+const showsWay = ref(false)
 const stops = computed(() => [
   ...(props.item.reads ? [givenStop(props.item.reads, '')] : []),
   ...writtenStops(props.work.checked),
@@ -51,6 +57,15 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
         @update:model-value="(now: string) => $emit('typed', now)"
         @blur="$emit('store')"
       />
+      <el-button
+        class="no-print"
+        size="small"
+        link
+        type="primary"
+        :aria-expanded="showsWay"
+        @click="showsWay = !showsWay"
+        >{{ words.scheme.way }}</el-button
+      >
       <small class="u-quiet no-print" role="status">{{
         unsaved ? words.papers.saving : work.lines.length ? words.papers.saved : ''
       }}</small>
@@ -60,8 +75,16 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
         <SpineLine :line="stop" :division="divided[index]" />
       </div>
       <FailureNote :message="work.refused" :final="!work.late" @again="$emit('markAgain')" />
+      <PaperWay v-if="showsWay" :sitting="sitting" :item="item" />
     </div>
-    <PaperMarks :work="work" @decide="(body) => $emit('decide', body)" />
+    <div>
+      <PaperMarks :work="work" @decide="(body) => $emit('decide', body)" />
+      <PaperComment
+        v-if="work.lines.length"
+        :work="work"
+        @comment="(body) => $emit('comment', body)"
+      />
+    </div>
   </section>
 </template>
 
@@ -77,7 +100,7 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
 h2 {
   margin: 0 0 var(--space-2);
 }
-@media (max-width: 1100px) {
+@container paper (max-width: 62rem) {
   .item {
     grid-template-columns: 13rem minmax(0, 1fr);
   }
@@ -85,7 +108,7 @@ h2 {
     grid-column: 2;
   }
 }
-@media (max-width: 700px) {
+@container paper (max-width: 40rem) {
   .item {
     grid-template-columns: minmax(0, 1fr);
   }

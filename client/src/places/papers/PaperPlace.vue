@@ -10,7 +10,9 @@ import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import PaperItem from './PaperItem.vue'
 import { usePaper } from './usePaper'
+import ScanBeside from './ScanBeside.vue'
 import { rowsOf } from './rows'
+import { useScans } from './useScans'
 import { useSitting } from './useSitting'
 
 const props = defineProps<{
@@ -23,7 +25,7 @@ const props = defineProps<{
 const route = useRoute()
 const router = useRouter()
 const { grid } = useSitting(() => props.id)
-const { paper, query, typed, action, textOf, store, decide, markAgain } = usePaper(
+const { paper, query, typed, action, textOf, store, decide, markAgain, comment, had } = usePaper(
   () => props.id,
   () => Number(props.student),
 )
@@ -33,8 +35,12 @@ const rows = computed(() =>
 const students = computed(() => rows.value.map((row) => row.student))
 const place = computed(() => students.value.findIndex(({ id }) => id === Number(props.student)))
 const total = computed(() => rows.value[place.value]?.total ?? null)
+const scans = useScans(() => props.id)
+const hasScan = computed(() =>
+  scans.pages.value.some(({ student }) => student === Number(props.student)),
+)
 const items = computed(() =>
-  (grid.value?.items ?? []).flatMap((item) => {
+  (paper.value?.items ?? []).flatMap((item) => {
     const work = paper.value?.works.find((one) => one.item === item.id)
     return work ? [{ item, work }] : []
   }),
@@ -87,6 +93,21 @@ watch(
         <PageHead :title="words.papers.open(paper.student.code)">
           <template #beside>
             <b v-if="total">{{ words.papers.earned(total.earned, total.of) }}</b>
+            <el-select
+              v-if="paper.versions.length > 1"
+              class="version no-print"
+              size="small"
+              :model-value="paper.version"
+              :aria-label="words.ways.version"
+              @update:model-value="had"
+            >
+              <el-option
+                v-for="one in paper.versions"
+                :key="one"
+                :value="one"
+                :label="`${words.ways.version} ${one}`"
+              />
+            </el-select>
           </template>
           <el-button :disabled="place < 1" @click="go(-1)">{{ words.papers.previous }}</el-button>
           <el-button @click="goAsking">{{ words.papers.nextAsking }}</el-button>
@@ -96,19 +117,45 @@ watch(
         </PageHead>
         <p class="u-quiet no-print">{{ words.papers.keys }}</p>
         <FailureNote :message="action.refusal.value" @again="storeAll" />
-        <PaperItem
-          v-for="{ item, work } in items"
-          :key="`${student} ${item.id}`"
-          :item="item"
-          :work="work"
-          :text="textOf(work)"
-          :unsaved="typed.has(work.item)"
-          @typed="(text) => typed.set(work.item, text)"
-          @store="store(work)"
-          @decide="decide"
-          @mark-again="markAgain"
-        />
+        <div :class="{ scanned: hasScan }">
+          <ScanBeside v-if="hasScan" :scans="scans" :student="paper.student" />
+          <div class="items">
+            <PaperItem
+              v-for="{ item, work } in items"
+              :key="`${student} ${item.id}`"
+              :sitting="id"
+              :item="item"
+              :work="work"
+              :text="textOf(work)"
+              :unsaved="typed.has(work.item)"
+              @typed="(text) => typed.set(work.item, text)"
+              @store="store(work)"
+              @decide="decide"
+              @comment="comment"
+              @mark-again="markAgain"
+            />
+          </div>
+        </div>
       </template>
     </WaitFor>
   </main>
 </template>
+
+<style scoped>
+.version {
+  width: 7rem;
+}
+.items {
+  container: paper / inline-size;
+}
+.scanned {
+  display: grid;
+  grid-template-columns: minmax(14rem, 24rem) minmax(0, 1fr);
+  gap: var(--space-5);
+}
+@media (max-width: 900px) {
+  .scanned {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

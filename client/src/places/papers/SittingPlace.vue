@@ -7,7 +7,8 @@ import FailureNote from '@/shared/page/FailureNote.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
-import BringPapers from './BringPapers.vue'
+import GoingOut from './GoingOut.vue'
+import WaysIn from './WaysIn.vue'
 import MarkGrid from './MarkGrid.vue'
 import SittingSettings from './SittingSettings.vue'
 import { errorsOf, rowsOf, type Wish } from './rows'
@@ -59,12 +60,6 @@ const title = computed(() =>
             />
           </el-select>
           <el-checkbox v-model="wish.asking">{{ words.papers.filter }}</el-checkbox>
-          <router-link :to="{ name: 'slips', params: { id } }">{{
-            words.papers.slips
-          }}</router-link>
-          <a class="el-button" :href="`/api/sittings/${id}/marks.csv`" download>{{
-            words.papers.marks
-          }}</a>
         </PageHead>
         <JobProgress
           v-if="follow.job.value"
@@ -73,10 +68,10 @@ const title = computed(() =>
           @cancel="follow.cancel"
         />
         <MarkGrid v-model:by="wish.by" :grid="grid" :rows="rows" />
-        <p class="u-quiet">{{ words.papers.final }}</p>
+        <GoingOut :sitting="sitting" :grid="grid" />
         <FailureNote :message="action.refusal.value" final />
         <div class="below no-print">
-          <BringPapers :sitting="sitting" />
+          <WaysIn :sitting="sitting" :grid="grid" />
           <SittingSettings :grid="grid" :busy="action.busy.value" @change="sitting.change" />
         </div>
       </template>

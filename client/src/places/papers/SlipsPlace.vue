@@ -4,9 +4,9 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
-import MathText from '@/shared/math/MathText.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
+import LineText from './LineText.vue'
 
 const props = defineProps<{
   /** The sitting's id. */
@@ -29,24 +29,33 @@ const { data, error, refetch } = useQuery({
     :title="words.papers.slips"
     @again="refetch"
   >
+    <template #beside>
+      <a class="no-print" :href="`/api/sittings/${id}/slips.pdf`" download>{{
+        words.out.slipsPaper
+      }}</a>
+    </template>
     <p v-if="!data?.length" class="u-quiet">{{ words.papers.noSlips }}</p>
     <ul v-else class="slips">
       <li v-for="slip in data" :key="slip.code">
-        <h2>{{ slip.code }}</h2>
+        <h2>
+          {{ slip.code }}
+          <small v-if="slip.earned !== null" class="u-quiet">{{
+            words.papers.earned(slip.earned, slip.of)
+          }}</small>
+        </h2>
         <section v-for="entry in slip.entries" :key="entry.number">
           <p>
             {{ words.papers.item(entry.number) }}:
-            <MathText v-if="entry.reads" :latex="entry.reads.latex" :spoken="entry.reads.spoken" />
+            <LineText :line="entry.given" />
           </p>
-          <p>
-            {{ words.papers.youWrote(entry.line) }}
-            <MathText v-if="entry.wrote_latex" :latex="entry.wrote_latex" />
-            <template v-else>{{ entry.wrote }}</template>
+          <p v-if="entry.line">
+            {{ words.papers.youWrote(entry.line) }} <LineText :line="entry.wrote" />
           </p>
-          <p v-if="entry.instead_latex">
-            {{ words.papers.rightLine }} <MathText :latex="entry.instead_latex" />
+          <p v-if="entry.instead">
+            {{ words.papers.rightLine }} <LineText :line="entry.instead" />
           </p>
-          <p class="says">{{ entry.says }}</p>
+          <p class="says">{{ entry.comment || entry.says }}</p>
+          <p v-if="entry.twin">{{ words.papers.tryThis }} <LineText :line="entry.twin" /></p>
         </section>
       </li>
     </ul>

@@ -19,14 +19,32 @@ afterEach(() => void vi.unstubAllGlobals())
 
 const sides = { left: 'x', sign: '=', right: '2' }
 const reads = { text: '2x=4', latex: '2x=4', spoken: '', sides }
-const item = (id: number) => ({ id, number: id - 9, task: 'solve', given: '2x=4', reads, worth: 2 })
+const item = (id: number) => ({
+  id,
+  version: '',
+  number: id - 9,
+  task: 'solve',
+  given: '2x=4',
+  reads,
+  worth: 2,
+})
 const cell = (student: number, id: number, more: object = {}) => ({
-  ...{ student, item: id, earned: 1, of: 2, stop: 'wrong', error: 'Signs', asks: 0, overruled: 0 },
+  ...{
+    student,
+    number: id - 9,
+    earned: 1,
+    of: 2,
+    stop: 'wrong',
+    error: 'Signs',
+    asks: 0,
+    overruled: 0,
+  },
   ...more,
 })
 const grid = {
   ...{ id: 's', title: 'Quiz', date: '2026-11-20', school: 'method-accuracy', job: null },
-  ...{ accuracy_follows: false, school_class: 'Period 3' },
+  ...{ accuracy_follows: false, school_class: 'Period 3', released: null },
+  ...{ versions: [''], had: { 1: '', 2: '' } },
   items: [item(10), item(11)],
   students: [
     { id: 1, code: '01' },
@@ -50,22 +68,31 @@ const work = (id: number, more: object = {}) => ({
     right: false,
   },
   ...{ checked: [judged('x=3', 'wrong')], marks: [mark('factors', 0), mark('answer', 1)] },
-  ...{ earned: 1, of: 2, ask: [], alike: 3 },
+  ...{ earned: 1, of: 2, ask: [], alike: 3, comment: '', draft: '' },
   ...more,
 })
 const blank = work(11, { lines: [], checked: [], marks: [], earned: null, of: null, alike: 0 })
-const paper = { student: { id: 1, code: '01' }, works: [work(10), blank] }
+const paper = {
+  ...{ student: { id: 1, code: '01' }, version: '', versions: [''], items: [item(10), item(11)] },
+  works: [work(10), blank],
+}
 
+const line = (text: string, latex = text) => ({ text, latex, spoken: text })
 const slip = {
-  code: '02',
+  ...{ code: '02', earned: 3, of: 7 },
   entries: [
     {
-      ...{ number: 1, reads, line: 2, wrote: '3x = 9', wrote_latex: null, name: 'Signs' },
-      ...{ says: 'Say why.', instead_latex: '3x=21' },
+      ...{ number: 1, given: reads, line: 2, wrote: line('3x = 9', ''), name: 'Signs' },
+      ...{ says: 'Say why.', instead: line('3x = 21'), comment: '', twin: line('2x=6') },
+    },
+    {
+      ...{ number: 2, given: reads, line: 0, wrote: line('', ''), name: '', says: '' },
+      ...{ instead: null, comment: 'Well done.', twin: null },
     },
   ],
 }
 const sent: Asked[] = []
+const scanned: object = { pages: [], job: null }
 function server(asked: Asked) {
   if (asked.method !== 'GET') sent.push(asked)
   if (asked.path.endsWith('/table')) {
@@ -76,6 +103,7 @@ function server(asked: Asked) {
     return { body: { changed: 1, rows, grid } }
   }
   if (asked.path.endsWith('/slips')) return { body: [slip] }
+  if (asked.path.startsWith('/api/scans/')) return { body: scanned }
   return { body: asked.path.includes('/papers/') ? paper : grid }
 }
 
@@ -128,13 +156,13 @@ test('a paper stands on its spine with its marks; lines are stored when the fiel
   expect(place.findAll('.item')).toHaveLength(2)
   expect(place.find('.item').text()).toContain('Line 1: factors.')
   expect(place.findAll('.item')[1]?.text()).toContain(words.papers.missing)
-  const field = place.findAll('textarea')[1]
+  const field = place.findAll('.written textarea')[1]
   await field?.setValue('2x = 4\nx = 2')
   expect(place.text()).toContain(words.papers.saving)
   await field?.trigger('blur')
   await flushPromises()
   expect(sent.at(-1)?.body).toEqual({ works: [{ item: 11, lines: ['2x = 4', 'x = 2'] }] })
-  await place.findAll('textarea')[0]?.trigger('blur')
+  await place.findAll('.written textarea')[0]?.trigger('blur')
   expect(sent).toHaveLength(1) // nothing was changed there
   place.unmount()
 })
@@ -166,7 +194,7 @@ test('a window with something typed asks before it is closed', async () => {
   const place = await opened(PaperPlace, { id: 's', student: '1' })
   const closes = () => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }))
   expect(closes()).toBe(false)
-  await place.findAll('textarea')[1]?.setValue('x = 2')
+  await place.findAll('.written textarea')[1]?.setValue('x = 2')
   expect(closes()).toBe(true)
   place.unmount()
 })

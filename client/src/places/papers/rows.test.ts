@@ -1,18 +1,19 @@
 import { expect, test } from 'vitest'
 import { errorsOf, rowsOf, totalOf, type Cell, type Grid } from './rows'
 
-const cell = (student: number, item: number, more: Partial<Cell> = {}): Cell => ({
-  ...{ student, item, earned: 1, of: 3, stop: 'ok', error: '', asks: 0, overruled: 0 },
+const cell = (student: number, number: number, more: Partial<Cell> = {}): Cell => ({
+  ...{ student, number, earned: 1, of: 3, stop: 'ok', error: '', asks: 0, overruled: 0 },
   ...more,
 })
 const grid = {
   students: [1, 2, 3].map((id) => ({ id, code: `c${id}` })),
-  items: [10, 11].map((id, index) => ({ id, number: index + 1 })),
+  versions: ['A', 'B'],
+  items: ['A', 'B'].flatMap((version) => [1, 2].map((number) => ({ version, number }))),
   cells: [
-    cell(1, 10, { error: 'Signs' }),
-    cell(1, 11, { error: 'Signs', earned: 3 }),
-    cell(2, 10, { error: 'Signs', earned: null }),
-    cell(2, 11, { error: 'Other', asks: 1, earned: 2 }),
+    cell(1, 1, { error: 'Signs' }),
+    cell(1, 2, { error: 'Signs', earned: 3 }),
+    cell(2, 1, { error: 'Signs', earned: null }),
+    cell(2, 2, { error: 'Other', asks: 1, earned: 2 }),
   ],
 } as unknown as Grid
 const all = { asking: false, error: '', by: 'code' } as const

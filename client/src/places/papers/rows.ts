@@ -28,10 +28,16 @@ export function totalOf(cells: readonly (Cell | undefined)[]): Row['total'] {
   }
 }
 
+/** The items as they stand across: those of the first version, whose numbers all versions have. */
+export function columnsOf(grid: Grid): Schemas['GivenItem'][] {
+  return grid.items.filter(({ version }) => version === grid.versions[0])
+}
+
 export function rowsOf(grid: Grid, wish: Wish): Row[] {
-  const places = new Map(grid.cells.map((cell) => [`${cell.student} ${cell.item}`, cell]))
+  const places = new Map(grid.cells.map((cell) => [`${cell.student} ${cell.number}`, cell]))
+  const columns = columnsOf(grid)
   const rows = grid.students.map((student) => {
-    const cells = grid.items.map((item) => places.get(`${student.id} ${item.id}`))
+    const cells = columns.map(({ number }) => places.get(`${student.id} ${number}`))
     return { student, cells, total: totalOf(cells) }
   })
   const shown = rows.filter(
@@ -51,4 +57,9 @@ export function errorsOf(grid: Grid): [error: string, students: number][] {
   return [...who]
     .map(([error, students]) => [error, students.size] as [string, number])
     .sort((one, other) => other[1] - one[1])
+}
+
+/** How many questions of a sitting the teacher has still to decide. */
+export function questionsOf(grid: Grid): number {
+  return grid.cells.reduce((sum, cell) => sum + (cell.overruled ? 0 : cell.asks), 0)
 }

@@ -67,10 +67,24 @@ export function usePaper(sitting: () => string, student: () => number) {
       await query.refetch()
     })
   }
+  /** Keep what is said of one item to the student. */
+  function comment(body: Schemas['CommentIn']): Promise<boolean> {
+    const route = '/api/sittings/{identity}/papers/{student}/comment'
+    return action.run(async () => {
+      keep(await result(api.PUT(route, { params: { path: path() }, body })))
+    })
+  }
+  /** Say which version the student had. */
+  function had(version: string): Promise<boolean> {
+    const route = '/api/sittings/{identity}/papers/{student}/version'
+    return action.run(async () => {
+      keep(await result(api.PUT(route, { params: { path: path() }, body: { version } })))
+    })
+  }
   // a window that is closed takes what is typed with it: it asks first
   useEventListener(window, 'beforeunload', (event) => typed.size && event.preventDefault())
 
-  return { paper, query, typed, action, textOf, store, decide, markAgain }
+  return { paper, query, typed, action, textOf, store, decide, markAgain, comment, had }
 }
 
 function isWaiting(paper: Paper | undefined): boolean {

@@ -48,7 +48,15 @@ export function useSitting(id: () => string) {
       keep(await result(api.PUT('/api/sittings/{identity}', params)))
     })
   }
-  return { grid, query, follow, action, takeTable, takeFile, change }
+  /** Make the marks final, or proposals again. */
+  function release(released: boolean): Promise<boolean> {
+    return action.run(async () => {
+      const params = { params: { path: path() }, body: { released } }
+      keep(await result(api.PUT('/api/sittings/{identity}/release', params)))
+    })
+  }
+  const reload = () => void query.refetch()
+  return { id, grid, query, follow, action, takeTable, takeFile, change, release, reload }
 }
 
 function isOpen(grid: Grid | null | undefined): boolean {

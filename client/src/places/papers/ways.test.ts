@@ -60,7 +60,16 @@ const work = (more: object = {}) => ({
     late: false,
     right: false,
   },
-  ...{ checked: [], marks: [mark('factors')], earned: 0, of: 2, ask: [], alike: 0 },
+  ...{
+    checked: [],
+    marks: [mark('factors')],
+    earned: 0,
+    of: 2,
+    ask: [],
+    alike: 0,
+    comment: '',
+    draft: 'Line 1: look.',
+  },
   ...more,
 })
 
