@@ -197,7 +197,7 @@ class JobWorker:
             self._name,
             ["nice", PYTHON, "manage.py", "work_jobs"],
             cwd=WEB,
-            env={**env, "UCHUU_ALGEBRA_WORKERS": "1", "UCHUU_JOB_SLOT": str(self._slot)},
+            env={**env, "UCHUU_ALGEBRA_WORKERS": "2", "UCHUU_JOB_SLOT": str(self._slot)},
             output=logs() / f"{self._name}.out",
         )
         return True

@@ -23,7 +23,7 @@ from algebra.turns import HasLeft, Turns, stays
 T = TypeVar("T")
 _lock = threading.Lock()
 _pool: ProcessPool | None = None
-_turns = Turns(settings.ALGEBRA_WORKERS)
+_turns = Turns(settings.ALGEBRA_WORKERS, kept=0 if settings.DOES_JOBS else 1)
 
 
 class TookTooLong(Failure):

@@ -1,7 +1,8 @@
 """Whose turn it is: teachers share the algebra's workers fairly, and judging never waits behind working.
 
 A call waits here, not at a worker: its time limit begins when a worker takes it. Teachers who wait take
-turns, one call each. Long operations leave one worker to the quick ones.
+turns, one call each. Where somebody types, long operations leave one worker to the quick
+ones.
 """
 
 import threading
@@ -69,10 +70,10 @@ class _Waiting:
 
 
 class Turns:
-    """The turns at *workers* processes."""
+    """The turns at *workers* processes, of which *kept* are left to quick calls."""
 
-    def __init__(self, workers: int) -> None:
-        self._free, self._long_free = workers, max(1, workers - 1)
+    def __init__(self, workers: int, kept: int = 1) -> None:
+        self._free, self._long_free = workers, max(1, workers - kept)
         self._quick, self._long = _Waiting(), _Waiting()
         self._of: Counter[tuple[Hashable, bool]] = Counter()
         self._lock = threading.Lock()

@@ -14,4 +14,4 @@ class PapersConfig(AppConfig):
 
         from papers.actions import marking
 
-        register("marking", Kind(marking.plan, marking.one_item, marking.finish))
+        register("marking", Kind(marking.plan, marking.some_papers, marking.finish))

@@ -29,7 +29,7 @@ class PageMark:
         """Return the mark as a picture."""
         out = io.BytesIO()
         made = segno.make(self.text(), error="m", boost_error=False, micro=False)
-        made.save(out, kind="svg", xmldecl=False, border=2)
+        made.save(out, kind="svg", xmldecl=False, border=3)
         return out.getvalue().decode()
 
 

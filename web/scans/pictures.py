@@ -9,7 +9,7 @@ from dataclasses import dataclass
 
 import pypdfium2
 import zxingcpp
-from PIL import Image, UnidentifiedImageError
+from PIL import Image, ImageFilter, UnidentifiedImageError
 
 MOST_PAGES = 400
 LONG_SIDE = 2000
@@ -21,6 +21,9 @@ MOST_POINTS = 7200
 """The longest side of a PDF page, in points: a hundred inches."""
 
 
+TRIES = ((1.0, 0.0), (1.5, 1.5), (2.0, 2.0), (1.0, 1.0), (0.75, 0.0))
+"""A mark is looked for in the page as it is, then larger or smaller, and softer (radius in pixels): what a
+scanner or its compression made of the edges is evened out."""
 _MARKS = zxingcpp.BarcodeFormats(zxingcpp.BarcodeFormat.QRCode)
 
 
@@ -64,12 +67,23 @@ def pictures(content: bytes, first: int, last: int) -> list[Picture | None]:
 def _picture(content: bytes, number: int) -> Picture | None:
     try:
         drawn = _drawn(content, number) if _is_pdf(content) else _image(content)
-        found = zxingcpp.read_barcodes(drawn, formats=_MARKS)
+        found = _marks(drawn)
     except Exception:  # a broken page is no reason to lose the others
         return None
     turns = round(found[0].orientation / 90) % 4 if found else 0
     upright = drawn.rotate(90 * turns, expand=True) if turns else drawn
     return Picture(as_jpeg(upright), tuple(one.text for one in found))
+
+
+def _marks(page: Image.Image) -> list[zxingcpp.Barcode]:
+    for size, softness in TRIES:
+        width, height = (round(side * size) for side in page.size)
+        tried = page.resize((width, height), Image.Resampling.LANCZOS) if size != 1 else page
+        if softness:
+            tried = tried.filter(ImageFilter.GaussianBlur(softness))
+        if found := zxingcpp.read_barcodes(tried, formats=_MARKS):
+            return list(found)
+    return []
 
 
 def turned(jpeg: bytes, degrees: int) -> bytes:

@@ -182,6 +182,8 @@ this is for what nobody foresaw, and far above what a busy machine needs (a kill
 
 JOBS_AT_ONCE = False
 """True: a job is done in the request that asks for it (the server's tests)."""
+DOES_JOBS = "UCHUU_JOB_SLOT" in os.environ
+"""Whether this process does long work: nobody types here."""
 JOB_SLOT = os.environ.get("UCHUU_JOB_SLOT", "1")
 """Which of the workers for long work this process is: one that starts again takes up what it was doing."""
 JOB_SECONDS = 20

@@ -4,7 +4,7 @@ import io
 import json
 import threading
 import urllib.request
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from pathlib import Path
 from typing import Any
 from uuid import uuid4
@@ -143,7 +143,7 @@ def test_a_worker_that_is_killed_takes_no_paper_twice(
     assert stored() == {(f"0{n}", 1): RIGHT for n in (1, 2, 3)}
 
 
-LIES = [
+LIES: list[Callable[[dict[str, Any]], bytes]] = [
     lambda _: b"no JSON",
     lambda record: json.dumps({**record, "id": "other"}).encode(),
     lambda record: json.dumps({**record, "sitting": str(uuid4())}).encode(),

@@ -145,7 +145,7 @@
     foreground: context {
       let page = counter(page).get().first()
       if page <= sheet.page_marks.len() {
-        place(top + right, dx: -6mm, dy: 5mm, image(bytes(sheet.page_marks.at(page - 1)), width: 17mm))
+        place(top + right, dx: -5mm, dy: 4mm, image(bytes(sheet.page_marks.at(page - 1)), width: 21mm))
       }
     },
   )

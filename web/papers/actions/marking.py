@@ -13,8 +13,8 @@ from uchuu_core.failures import Failure
 
 from papers.models import Sitting, SittingItem, Work
 
-A_STEP = 12
-"""Different papers of an item that one step marks."""
+A_STEP = 24
+"""Different papers that one step marks."""
 AT_ONCE = 2
 """Of these, so many at a time: as many as the workers of the algebra that long calls may have."""
 
@@ -51,30 +51,32 @@ def ground_of(item: SittingItem) -> str:
 
 
 def plan(job: Job) -> list[Any]:
-    """Return the steps: for an item, some of the different papers that are not marked yet."""
+    """Return the steps: some of the different papers that are not marked yet, each an item and its digest."""
     sitting = Sitting.objects.get(pk=job.params["sitting"])
-    return [
-        {"item": item, "wrote": wrote[start : start + A_STEP]}
-        for item, wrote in _unmarked(sitting).items()
-        for start in range(0, len(wrote), A_STEP)
-    ]
+    papers = [[item, wrote] for item, listed in _unmarked(sitting).items() for wrote in listed]
+    return [papers[start : start + A_STEP] for start in range(0, len(papers), A_STEP)]
 
 
-def one_item(job: Job, step: dict[str, Any]) -> int:
+def some_papers(job: Job, step: list[tuple[int, str]]) -> int:
     """Mark one step's papers; done twice it stores the same."""
+    numbers = {item for item, _ in step}
     items = SittingItem.objects.select_related("sitting__school_class__teacher")
-    item = items.filter(pk=step["item"]).first()
-    if item is None:
-        return 0  # its class was deleted meanwhile
-    ground, asker = ground_of(item), _asker(item)
-    # of equal papers one is marked; what was written anew meanwhile is not there any more
-    works = {work.wrote: work for work in item.works.filter(wrote__in=step["wrote"])}
-    asked = {wrote: _question(item, work, asker) for wrote, work in works.items()}
+    askers = {item.pk: (item, _asker(item)) for item in items.filter(pk__in=numbers)}
+    ground = {number: ground_of(item) for number, (item, _) in askers.items()}
+    wanted = {(number, wrote) for number, wrote in step}
+    # of equal papers one is marked; what was written anew or deleted meanwhile is not there any more
+    works = Work.objects.filter(item__in=numbers, wrote__in=[wrote for _, wrote in step])
+    keys = {(work.item_id, work.wrote): work for work in works}
+    different = {key: work for key, work in keys.items() if key in wanted}
+    asked = [
+        _question(askers[number][0], work, askers[number][1])
+        for (number, _), work in different.items()
+    ]
     with ThreadPoolExecutor(AT_ONCE) as threads:
-        answers = threads.map(lambda record: _marked(record, job.teacher_id), asked.values())
-    for wrote, found in zip(asked, answers, strict=True):
-        item.works.filter(wrote=wrote).update(ground=ground, **found)
-    return len(works)
+        answers = list(threads.map(lambda record: _marked(record, job.teacher_id), asked))
+    for (number, wrote), found in zip(different, answers, strict=True):
+        works.filter(item=number, wrote=wrote).update(ground=ground[number], **found)
+    return len(different)
 
 
 def finish(job: Job) -> tuple[dict[str, Any], str]:

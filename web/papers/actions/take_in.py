@@ -10,6 +10,8 @@ from django.db import transaction
 
 from papers.models import MOST_LINES, SittingItem, Work
 
+_KEY = ("student_id", "item_id", "wrote")
+
 
 @dataclass(frozen=True, slots=True)
 class Given:
@@ -28,27 +30,31 @@ def take_in(given: Iterable[Given]) -> int:
     """
     given = list(given)
     whose = {one.student.pk for one in given}
-    list(
-        Student.objects.select_for_update().filter(pk__in=whose).order_by("pk")
-    )  # one after another
-    changed = 0
+    locked = Student.objects.select_for_update().filter(pk__in=whose).order_by("pk")
+    list(locked)  # one after another
+    items = {one.item.pk for one in given}
+    works = Work.objects.filter(student__in=whose, item__in=items)
+    known = {(student, item): wrote for student, item, wrote in works.values_list(*_KEY)}
+    gone: list[tuple[int, int]] = []
+    new: dict[tuple[int, int], Work] = {}
     for one in given:
         lines = tidy(one.lines)
-        known = Work.objects.filter(student=one.student, item=one.item)
-        if not lines:
-            gone, _ = known.delete()
-            changed += bool(gone)
+        key, alone = (one.student.pk, one.item.pk), len(lines) == 1
+        wrote = digest(lines, alone=alone) if lines else None
+        if known.get(key) == wrote:
             continue
-        alone = len(lines) == 1
-        wrote = digest(lines, alone=alone)
-        if known.filter(wrote=wrote).exists():
-            continue
-        known.delete()
-        Work.objects.create(
-            student=one.student, item=one.item, lines=lines, answer_alone=alone, wrote=wrote
-        )
-        changed += 1
-    return changed
+        if key in known and key not in new:
+            gone.append(key)
+        known[key] = wrote or ""
+        new.pop(key, None)
+        if wrote:
+            new[key] = Work(
+                student=one.student, item=one.item, lines=lines, answer_alone=alone, wrote=wrote
+            )
+    for student, item in gone:
+        works.filter(student=student, item=item).delete()
+    Work.objects.bulk_create(new.values())
+    return len(new.keys() | set(gone))
 
 
 def tidy(lines: list[str]) -> list[str]:

@@ -319,7 +319,7 @@ def test_a_step_that_is_done_twice_marks_nothing_twice(ada: ApiClient) -> None:
     job.params = {"sitting": grid["id"]}
     (step,) = marking.plan(job)
     for _ in range(2):
-        assert marking.one_item(job, step) == 1
+        assert marking.some_papers(job, step) == 1
     work.refresh_from_db()
     assert (work.earned, Work.objects.count()) == (2, 1)
     assert marking.plan(job) == []

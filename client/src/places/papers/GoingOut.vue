@@ -23,6 +23,12 @@ async function release(): Promise<void> {
 
 <template>
   <div class="out no-print">
+    <el-button v-if="grid.released" :disabled="busy" @click="sitting.release(false)">
+      {{ words.out.takeBack }}
+    </el-button>
+    <el-button v-else type="primary" :disabled="busy || !grid.cells.length" @click="release">
+      {{ words.out.release }}
+    </el-button>
     <p class="u-quiet">
       {{ grid.released ? words.out.released(grid.released.slice(0, 10)) : words.out.final }}
     </p>
@@ -47,12 +53,6 @@ async function release(): Promise<void> {
         }}</a>
       </li>
     </ul>
-    <el-button v-if="grid.released" :disabled="busy" @click="sitting.release(false)">
-      {{ words.out.takeBack }}
-    </el-button>
-    <el-button v-else type="primary" :disabled="busy || !grid.cells.length" @click="release">
-      {{ words.out.release }}
-    </el-button>
   </div>
 </template>
 
@@ -66,9 +66,12 @@ async function release(): Promise<void> {
 }
 .out > p {
   margin: 0;
-  flex: 1 1 20rem;
+}
+ul a + a {
+  margin-left: var(--space-2);
 }
 ul {
+  flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-1) var(--space-5);

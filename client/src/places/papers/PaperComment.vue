@@ -9,6 +9,8 @@ const emit = defineEmits<{ comment: [body: Schemas['CommentIn']] }>()
 
 const text = ref(props.work.comment)
 const alike = ref(false)
+/** Where there is nothing to say the field stays away until it is asked for. */
+const opened = ref(!!props.work.comment || !!props.work.draft)
 watch(
   () => props.work.comment,
   (now) => (text.value = now),
@@ -27,7 +29,11 @@ function draft(): void {
 
 <template>
   <div class="comment no-print">
+    <el-button v-if="!opened" size="small" link type="primary" @click="opened = true">
+      {{ words.ways.comment }}
+    </el-button>
     <el-input
+      v-else
       v-model="text"
       type="textarea"
       autosize
