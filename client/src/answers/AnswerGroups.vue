@@ -50,7 +50,7 @@ function names(group: Group): string {
         <b>{{ words.answers.people(group.members.length, of) }}</b>
         <span class="says">
           <template v-if="group.errors.length">{{ names(group) }}</template>
-          <template v-else>{{ words.answers.where[group.where] }}</template>
+          <template v-else>{{ words.answers.where[group.where] }}&ensp;</template>
           <router-link
             v-if="group.where === 'unexplained'"
             class="no-print"

@@ -33,11 +33,21 @@
 
 #let slip(s) = block(width: 100%, height: 100%, inset: 4mm, stroke: (paint: luma(150), thickness: 0.4pt, dash: "dashed"), clip: true, {
   grid(
-    columns: (1fr, auto),
-    text(12pt, weight: "bold", s.code),
-    text(8pt, fill: quiet)[#sheet.title#if s.earned != none [ · #s.earned / #s.of]#if not sheet.released [ · #words.proposed]],
+    columns: 1fr,
+    rows: (auto, 1fr),
+    row-gutter: 1mm,
+    grid(
+      columns: (1fr, auto),
+      box(height: 5mm, text(12pt, weight: "bold", s.code)),
+      text(8pt, fill: quiet)[#sheet.title#if s.earned != none [ · #s.earned / #s.of]#if not sheet.released [ · #words.proposed]],
+    ),
+    // what does not fit is written smaller, not cut off
+    layout(area => {
+      let body = block(width: area.width, for e in s.entries { entry(e) })
+      let share = calc.min(100%, 100% * (area.height / measure(body).height))
+      if share < 100% { scale(x: share, y: share, origin: top + left, reflow: true, body) } else { body }
+    }),
   )
-  for e in s.entries { entry(e) }
 })
 
 #if slips.len() == 0 { words.none }
