@@ -30,9 +30,11 @@ def load_classes(teacher: User, place: Path) -> int:
                 on=date.fromisoformat(given["date"]),
                 title=given["title"],
                 school=given["school"],
+                identity=given.get("id"),
             )
             rows = [[str(cell) for cell in row] for row in given["papers"]]
             papers, _ = papers_of(rows, list(made.students.all()), Versions(sitting).item)
             take_in(papers)
-            mark(sitting)
+            if given.get("by_hand"):  # the others are marked when they are opened
+                mark(sitting)
     return len(records)

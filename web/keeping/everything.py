@@ -3,12 +3,14 @@
 from typing import Any
 from uuid import UUID
 
+from classes.models import SchoolClass
 from django.contrib.auth.models import User
 from errors.queries import own_errors_of
 from examples.models import Example
 from examples.schemas import ExampleIn, ExampleOut
 from filing.models import Unit
 from house.queries import rules_of
+from papers.records import class_record
 from proofs.models import Proof
 from sets.models import ProblemSet
 
@@ -57,6 +59,10 @@ def everything_of(teacher: User) -> dict[str, Any]:
                 ],
             }
             for one in sets
+        ],
+        "classes": [
+            class_record(one, with_marks=False)
+            for one in SchoolClass.objects.filter(teacher=teacher).order_by("created")
         ],
         "proofs": [
             {

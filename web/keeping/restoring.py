@@ -21,6 +21,7 @@ from filing.models import MOST_UNITS, Unit
 from house.models import HouseRules
 from jobs.models import Job
 from jsonschema import Draft202012Validator
+from papers.records import bring_class_back
 from proofs.models import Proof
 from pydantic import TypeAdapter, ValidationError
 from sets.actions.save_set import create_set
@@ -85,8 +86,20 @@ def store(job: Job) -> tuple[dict[str, int], str]:
     proofs = [proof for proof in document["proofs"] if proof not in known]
     for proof in proofs:
         Proof.objects.create(teacher=teacher, **proof)
-    counts = {"examples": new_examples, "sets": new_sets}
+    classes = _classes(teacher, document.get("classes", []))
+    counts = {"examples": new_examples, "sets": new_sets, "classes": classes}
     return {**counts, "own_errors": len(job.results), "proofs": len(proofs)}, ""
+
+
+def _classes(teacher: User, records: list[dict[str, Any]]) -> int:
+    """Bring back the classes that are not here, word for word; return how many."""
+    here = everything_of(teacher)["classes"]
+    new = [record for record in records if record not in here]
+    for record in new:
+        if len(set(record["codes"])) < len(record["codes"]):
+            raise refuse(f"In the class “{record['title'][:60]}” a code stands twice.")
+        bring_class_back(teacher, record)
+    return len(new)
 
 
 def _hold_reports(proofs: list[dict[str, Any]]) -> None:

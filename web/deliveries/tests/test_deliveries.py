@@ -120,7 +120,10 @@ def test_a_worker_that_is_killed_takes_no_paper_twice(
     grid = sitting_of(ada)
     tray.store.put([paper(grid, name, f"0{n}", item1=RIGHT) for n, name in enumerate("abc", 1)])
     counted: list[str] = []
-    really = {"paper": calls.paper, "acknowledge": calls.acknowledge}
+    really: dict[str, Callable[..., Any]] = {
+        "paper": calls.paper,
+        "acknowledge": calls.acknowledge,
+    }
 
     def killed(name: str, *more: Any) -> Any:
         counted.append(name)

@@ -36,6 +36,22 @@ def _fill(teacher: ApiClient) -> None:
     own = {"name": "Spreads a root", "before": "sqrt(a-b)", "after": "sqrt(a)-sqrt(b)"}
     assert teacher.call("POST", "/errors", own).status_code == 201
     teacher.call("POST", "/proofs", {"title": "Key", "text": "1. Solve 2x = 6  x = 4"})
+    _fill_classes(teacher, stored["id"])
+
+
+def _fill_classes(teacher: ApiClient, given: str) -> None:
+    """Make a class with a sitting, a paper in it, a decision and a comment."""
+    body = {"title": "Period 3", "year": "2026/27", "codes": ["01", "02"]}
+    made = teacher.call("POST", "/classes", body).json()
+    body = {"school_class": made["id"], "set": given, "date": "2026-11-20"}
+    grid = teacher.call("POST", "/sittings", body).json()
+    item, student = grid["items"][0]["id"], grid["students"][0]["id"]
+    path = f"/sittings/{grid['id']}/papers/{student}"
+    teacher.call("PUT", path, {"works": [{"item": item, "lines": ["2x = 4", "x = 2"]}]})
+    key = teacher.call("GET", path).json()["works"][0]["marks"][0]["key"]
+    teacher.call("PUT", f"{path}/decision", {"item": item, "key": key, "earned": 1, "why": "aloud"})
+    teacher.call("PUT", f"{path}/comment", {"item": item, "comment": "Look again."})
+    teacher.call("PUT", f"/sittings/{grid['id']}/release", {"released": True})
 
 
 def test_what_is_kept_comes_back_whole_in_another_account(ada: ApiClient, ben: ApiClient) -> None:
@@ -44,8 +60,11 @@ def test_what_is_kept_comes_back_whole_in_another_account(ada: ApiClient, ben: A
 
     counts = _restore(ben, kept)["outcome"]
 
-    assert counts == {"examples": 5, "sets": 3, "own_errors": 1, "proofs": 1}
+    assert counts == {"examples": 5, "sets": 3, "classes": 1, "own_errors": 1, "proofs": 1}
     assert _everything(ben) == kept
+    sitting = ben.call("GET", "/sittings").json()[0]
+    cells = ben.call("GET", f"/sittings/{sitting['id']}").json()["cells"]
+    assert [cell["overruled"] for cell in cells] == [1]
     assert set(_restore(ben, kept)["outcome"].values()) == {0}
     assert not any(job.params for job in Job.objects.filter(kind="restore")), "files are not kept"
     assert _everything(ben) == kept

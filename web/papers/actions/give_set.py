@@ -2,6 +2,7 @@
 
 from datetime import date
 from typing import Any
+from uuid import uuid4
 
 from api.failures import Refused
 from classes.models import SchoolClass
@@ -21,9 +22,12 @@ def give_set(
     on: date,
     title: str = "",
     versions: bool = False,
+    identity: str | None = None,
     **how: Any,
 ) -> Sitting:
     """Make a sitting of a set; *versions*: with its parallel versions, in turn from code to code.
+
+    *identity*: its id, where others know it already.
 
     Raises:
         Refused: 422, the set or a version has no problems, or they are not equally many.
@@ -36,6 +40,7 @@ def give_set(
         says = "The versions of this set have different numbers of problems. Make them anew first."
         raise Refused(422, "uneven-versions", says)
     sitting = Sitting.objects.create(
+        pk=identity or uuid4(),
         school_class=school_class,
         set=problem_set,
         title=title.strip() or problem_set.title or "Untitled set",
