@@ -40,7 +40,7 @@ SITTINGS: dict[str, list[tuple[str, str, str, dict[str, int]]]] = {
 WAITING = {
     "class": "Algebra 2, period 5",
     "set": "Equations that climb",
-    "title": "Quiz: equations that climb",
+    "title": "The climb, before the holidays",
     "date": "2026-11-27",
     "id": "5b1c7a52-6f0e-4f0b-9a51-0d5a3c2e8f11",
 }

@@ -4,9 +4,11 @@ Start it with an empty state folder, then: ``.venv/bin/python e2e/pictures.py ht
 """
 
 import os
+import subprocess
 import sys
 from collections.abc import Callable
 from pathlib import Path
+from tempfile import mkdtemp
 
 from bench_page import Bench, found_example, sign_in
 from playwright.sync_api import Page, expect, sync_playwright
@@ -180,9 +182,23 @@ def sitting(page: Page) -> None:
 
 
 def student_paper(page: Page) -> None:
-    """One paper, marked."""
-    _sitting(page)
-    page.get_by_role("link", name="Paper of 02").click()
+    """One paper, marked, beside its scanned page; ``UCHUU_STATE`` names the running application's folder."""
+    about = ["--set", "Review before the harbour trip", "--class", "Algebra 2, period 5"]
+    stack = Path(mkdtemp()) / "stack.pdf"
+    for words in (["fill"], ["stack", str(stack)]):
+        subprocess.run(
+            [FOLDER.parents[1] / "uchuu", "tray", *words, *about, "--seed", "4"], check=True
+        )
+    page.goto("/classes")
+    page.get_by_role("link", name="Review before the harbour trip").first.click()
+    page.get_by_role("tab", name="Tray").click()
+    page.get_by_role("button", name="Fetch them").click()
+    expect(page.get_by_text("came in")).to_be_visible()
+    page.get_by_role("tab", name="Scans").click()
+    page.locator("input[type=file]").last.set_input_files(stack)
+    expect(page.get_by_text("to be placed:")).to_be_visible()
+    page.get_by_role("link", name="Paper of 07").click()
+    expect(page.get_by_alt_text("Page 1 of 07, scanned")).to_be_visible()
     expect(page.locator(".sum").first).to_be_visible()
 
 

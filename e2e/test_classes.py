@@ -147,7 +147,8 @@ def test_answers_the_grid_and_a_paper_have_no_barrier_and_reflow(page: Page, the
     found_example(page, "Two fractions, one plank").click()
     expect(page).to_have_url(re.compile("/bench/"))
     answers = page.url.replace("/bench/", "/examples/") + "/answers"
-    for url in (sitting, paper, answers):
+    of_item = sitting + "/items/1"
+    for url in (sitting, paper, answers, of_item, of_item + "/scheme", sitting + "/slips"):
         page.goto(url)
         expect(page.locator(".katex").first).to_be_visible()
         assert violations(page) == []

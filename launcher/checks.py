@@ -72,6 +72,8 @@ def _long() -> None:
     os.environ.update({"UCHUU_CALLS": "60", "UCHUU_KILLS": "60"})
     _pytest("calls made up from the schema", "web/api/tests/test_made_up_calls.py", "-q")
     _pytest("sixty kills", "launcher/tests/test_coming_back.py", "-q")
+    os.environ["UCHUU_KILLS"] = "100"
+    _pytest("a hundred moments of marking", "web/papers/tests/test_kills.py", "-q")
 
 
 def _client() -> None:
@@ -89,7 +91,7 @@ def _everything() -> dict[str, list[object]]:
         "lint": [_python_lint, _client_lint],
         "types": [_python_types, _client_types],
         "core": [lambda: _pytest("core tests", "core", "--doctest-modules", "-n", "2")],
-        "web": [lambda: _pytest("server tests", "web", "launcher")],
+        "web": [lambda: _pytest("server tests", "web", "launcher", "tray")],
         "client": [_client],
         "browser": [_browser],
         "long": [_long],

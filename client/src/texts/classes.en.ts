@@ -15,7 +15,7 @@ export const classes = {
   add: 'Add codes',
   removeCode: (code: string) => `Delete ${code}`,
   removeSays: (code: string) =>
-    `Delete the code ${code} with every paper under it? This cannot be undone.`,
+    `Delete the code ${code} with every paper, mark and scanned page under it? This cannot be undone. Mind how long your school has to keep records.`,
   removeYes: 'Delete for good',
   archive: 'Archive',
   export: 'Export',

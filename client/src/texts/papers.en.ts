@@ -33,6 +33,8 @@ export const out = {
       ? 'One question is still yours to decide. Release all the same?'
       : `${n} questions are still yours to decide. Release all the same?`,
   final: 'Marks are proposals until you release them. Nothing is ever sent to anybody.',
+  caution:
+    'What leaves here is a student record: your school’s own policy and local law hold for it.',
   title: 'Take away',
   marks: 'Marks',
   slips: 'Slips to give back',
@@ -71,7 +73,7 @@ export const ways = {
   heap: (n: number) => `${pages(n)} to be placed:`,
   pageOf: (stack: string, position: number) => `Page ${position} of ${stack}`,
   turn: 'Turn',
-  remove: 'Delete',
+  notTheirs: 'Not theirs',
   beside: 'Scanned pages',
   pageAlt: (code: string, page: number) => `Page ${page} of ${code}, scanned`,
   notShown: 'This page cannot be drawn.',

@@ -119,7 +119,8 @@ export const sets = {
   nothingFound:
     'Nothing has these words. Problems are known by skill and error once their set was opened.',
   keepTitle: 'Everything in one file',
-  keepSays: 'House rules, own errors, units, examples, sets, checked keys, and classes with their papers.',
+  keepSays:
+    'House rules, own errors, units, examples, sets, checked keys, and classes with their papers.',
   keep: 'Download a backup',
   restore: 'Restore a backup',
   restored: (examples: number, sets: number) =>

@@ -1,12 +1,15 @@
 """A worker that is killed at any moment of marking: no paper is lost, doubled or marked twice."""
 
+import os
+from collections.abc import Callable
+from contextlib import suppress
 from typing import Any
 
 import pytest
 from algebra import pool
 from api.testing import ApiClient
 from jobs import running
-from jobs.models import RUNNING, WAITING, Job
+from jobs.models import RUNNING, WAITING, Job, StepResult
 
 from papers.actions import marking
 from papers.models import Work
@@ -34,9 +37,36 @@ def _marks() -> list[tuple[int, int, int | None]]:
     return list(found.values_list("student_id", "item_id", "earned"))
 
 
-@pytest.mark.parametrize("after", range(7))
+MOMENTS = int(os.environ.get("UCHUU_KILLS", "24"))
+"""At so many moments a marking is killed; ``./uchuu test long`` takes more."""
+
+
+class Moments:
+    """Counts what a marking does, and ends it at one of these moments, before or after what it did then."""
+
+    def __init__(self, at: int) -> None:
+        self._at, self._seen = at, 0
+
+    def around(self, really: Callable[..., Any]) -> Callable[..., Any]:
+        """Return *really*, with a moment before it and one after it."""
+
+        def killed(*words: Any, **more: Any) -> Any:
+            self._pass()
+            found = really(*words, **more)
+            self._pass()
+            return found
+
+        return killed
+
+    def _pass(self) -> None:
+        self._seen += 1
+        if self._seen == self._at:
+            raise Killed
+
+
+@pytest.mark.parametrize("moment", range(1, MOMENTS + 1))
 def test_a_marking_that_is_killed_is_taken_up_where_it_stopped(
-    ada: ApiClient, monkeypatch: pytest.MonkeyPatch, after: int
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch, moment: int
 ) -> None:
     grid = _brought_in(ada)
     expected = _marks()
@@ -47,27 +77,17 @@ def test_a_marking_that_is_killed_is_taken_up_where_it_stopped(
     Job.objects.filter(pk=job.pk).update(
         state=WAITING, steps=None, params={"sitting": grid["id"]}, outcome=None
     )
-    run = pool.run
-    asked: list[str] = []
-
-    def killed(operation: str, *more: Any) -> Any:
-        if len(asked) == after:
-            raise Killed
-        asked.append(operation)
-        return run(operation, *more)
-
+    moments = Moments(moment)
     monkeypatch.setattr(marking, "A_STEP", 2)
     monkeypatch.setattr(marking, "AT_ONCE", 1)
-    monkeypatch.setattr(pool, "run", killed)
-    died = False
-    try:
+    with monkeypatch.context() as patched, suppress(Killed):
+        patched.setattr(pool, "run", moments.around(pool.run))
+        patched.setattr(Job, "save", moments.around(Job.save))
+        patched.setattr(StepResult.objects, "create", moments.around(StepResult.objects.create))
+        patched.setattr(marking, "ground_of", moments.around(marking.ground_of))
         running.run(str(job.pk))
-    except Killed:
-        died = True
-    monkeypatch.setattr(pool, "run", run)
-    if died:
-        Job.objects.filter(pk=job.pk, state=RUNNING).update(state=WAITING)
-        running.run(str(job.pk))
+    Job.objects.filter(pk=job.pk, state=RUNNING).update(state=WAITING)
+    running.run(str(job.pk))
     job.refresh_from_db()
     assert job.state == "done"
     assert _marks() == expected

@@ -53,6 +53,7 @@ async function release(): Promise<void> {
         }}</a>
       </li>
     </ul>
+    <p class="u-quiet">{{ words.out.caution }}</p>
   </div>
 </template>
 

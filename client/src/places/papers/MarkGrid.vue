@@ -2,6 +2,7 @@
 /** Codes × items: in each cell the stop where the paper left, and what it earned. */
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { useGrowing } from '@/shared/composables/useGrowing'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import type { Mark } from '@/spine/types'
@@ -11,6 +12,7 @@ import { columnsOf, type Grid, type Row } from './rows'
 const props = defineProps<{ grid: Grid; rows: Row[] }>()
 const by = defineModel<'code' | 'total'>('by', { required: true })
 const router = useRouter()
+const drawn = useGrowing(() => props.rows.length)
 const columns = computed(() => columnsOf(props.grid))
 const hasVersions = computed(() => props.grid.versions.length > 1)
 
@@ -55,7 +57,7 @@ function go(event: KeyboardEvent, down: boolean): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.student.id">
+        <tr v-for="row in rows.slice(0, drawn)" :key="row.student.id">
           <th scope="row">
             <router-link
               :to="{ name: 'paper', params: { id: grid.id, student: row.student.id } }"

@@ -66,7 +66,7 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
         @click="showsWay = !showsWay"
         >{{ words.scheme.way }}</el-button
       >
-      <small class="u-quiet no-print" role="status">{{
+      <small class="u-quiet saved no-print" role="status">{{
         unsaved ? words.papers.saving : work.lines.length ? words.papers.saved : ''
       }}</small>
     </div>
@@ -99,6 +99,9 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
 }
 h2 {
   margin: 0 0 var(--space-2);
+}
+.saved {
+  margin-left: var(--space-3);
 }
 @container paper (max-width: 62rem) {
   .item {

@@ -26,7 +26,7 @@ const mine = computed(() =>
           {{ words.ways.turn }}
         </el-button>
         <el-button size="small" link type="primary" @click="scans.lay(page, null)">
-          {{ words.ways.putAway }}
+          {{ words.ways.notTheirs }}
         </el-button>
       </figcaption>
     </figure>
