@@ -77,6 +77,18 @@ def run(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[
     return found
 
 
+def run_many(
+    operation: str, records: list[dict[str, Any]], whose: Hashable = None
+) -> list[dict[str, Any]]:
+    """Return the core's answers to several records, in order; ``{"failure": …}`` where it refuses one.
+
+    Raises:
+        Failure: ``TookTooLong`` or ``Busy``, for all of them.
+    """
+    found: list[dict[str, Any]] = json.loads(apart(worker.answers, operation, records, whose=whose))
+    return found
+
+
 def run_text(
     operation: str,
     record: dict[str, Any],

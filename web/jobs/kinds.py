@@ -16,11 +16,13 @@ class Kind:
         step: does one step; may be done twice when a worker was killed, so it stores nothing.
         finish: stores what came out, in one transaction; gives the outcome, and in a sentence what could
             not be done because its ground changed meanwhile (empty where nothing did).
+        begin: called when a worker starts, so that the first job is as fast as the next.
     """
 
     plan: Callable[[Job], list[Any]]
     step: Callable[[Job, Any], Any]
     finish: Callable[[Job], tuple[Any, str]]
+    begin: Callable[[], None] | None = None
 
 
 KINDS: dict[str, Kind] = {}

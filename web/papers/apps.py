@@ -10,8 +10,9 @@ class PapersConfig(AppConfig):
 
     def ready(self) -> None:
         """Make the kind of job known."""
+        from algebra import pool
         from jobs.kinds import Kind, register
 
         from papers.actions import marking
 
-        register("marking", Kind(marking.plan, marking.some_papers, marking.finish))
+        register("marking", Kind(marking.plan, marking.some_papers, marking.finish, pool.begin))

@@ -25,7 +25,7 @@ from uchuu_core.moves.errors import (
     signs,
 )
 from uchuu_core.moves.move import Effect, Move, able
-from uchuu_core.moves.places import Places
+from uchuu_core.moves.places import places_of
 from uchuu_core.moves.preferred import PREFERRED
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
@@ -96,7 +96,7 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
         moves = tuple(move for move in moves if move.key not in _CLEARING)
     for steps, state in enumerate(states):
         hits = 0
-        parts = Places(state)
+        parts = places_of(state)
         length = len(parts.all) // _PARTS_A_VISIT
         for move in able(moves, parts.kinds):
             if move.key in _LAST and steps and not is_pen:
@@ -120,7 +120,7 @@ def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -
     """
     is_plain = not letters(target.line)
     for steps, state in enumerate(islice(states, _MOST_STATES_TWICE)):
-        parts = Places(state)
+        parts = places_of(state)
         for move in able(moves, parts.kinds):
             if move.is_ending or move.key in _LAST:
                 continue
@@ -187,7 +187,7 @@ def reproduced_with_more(before: Line, line: Line, own: tuple[Move, ...] = ()) -
         if any(unordered(state) == target.shape for state in lawful):
             return None
         start = without_brackets(before)
-        parts = Places(start)
+        parts = places_of(start)
         for move in able((*SEARCHED, *own), parts.kinds):
             if move.key not in _LAST and move.may_be_luck:
                 for step in move.apply_at(start, parts):
@@ -213,7 +213,7 @@ def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Fou
 
 
 def _written_by_an_error(start: Line, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
-    parts = Places(start)
+    parts = places_of(start)
     for move in able(moves, parts.kinds):
         if move.key in _LAST or not move.may_be_luck:
             continue

@@ -15,7 +15,7 @@ from uchuu_core.moves.laws.expanding import (
     divided_terms,
 )
 from uchuu_core.moves.move import Move, able
-from uchuu_core.moves.places import Places
+from uchuu_core.moves.places import places_of
 from uchuu_core.tree.build import (
     ONE,
     number,
@@ -125,7 +125,7 @@ def _next_to(found: list[Line]) -> Iterator[Line]:
         else:
             yield from _number_taken_out(line)
         moves = _TIDYING_EQUATIONS if isinstance(line, Relation) else _TIDYING
-        parts = Places(line)
+        parts = places_of(line)
         for move in able(moves, parts.kinds):
             for count, step in enumerate(move.apply_at(line, parts)):
                 if count >= 8:

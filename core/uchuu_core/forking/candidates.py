@@ -14,7 +14,7 @@ from uchuu_core.lawbook.law import Family, Law
 from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.errors import equations
 from uchuu_core.moves.move import Move, able
-from uchuu_core.moves.places import Places
+from uchuu_core.moves.places import places_of
 from uchuu_core.tree import build
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Either, Line, Relation, Signed, Sum, Term
@@ -71,7 +71,7 @@ def candidates(states: list[State], own: tuple[Move, ...], task: Task) -> list[C
 
 def _at(state: State, moves: tuple[Move, ...]) -> Iterator[Candidate]:
     start = without_brackets(state.line)
-    shape, parts = unordered(start), Places(start)
+    shape, parts = unordered(start), places_of(start)
     staying = _forms(state.following) if state.following is not None else frozenset()
     for move in able(moves, parts.kinds):
         if not move.is_invited or move is equations.ONE_SIDE_ONLY or not _is_due(move, state.laws):

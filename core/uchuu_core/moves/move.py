@@ -23,7 +23,7 @@ from uchuu_core.moves.pattern import (
     runs_in_product,
     runs_in_sum,
 )
-from uchuu_core.moves.places import Places, Rewritten, put
+from uchuu_core.moves.places import Places, Rewritten, places_of, put
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -199,24 +199,36 @@ class Move:
 
     def apply(self, line: Line) -> Iterator[Step]:
         """Yield every application to *line* (without redundant brackets), at every place."""
-        parts = Places(line)
+        parts = places_of(line)
         if self.may_do_something(parts.kinds):
             yield from self.apply_at(line, parts)
 
     def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
         """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to."""
+        found = parts.steps(self)
+        if found is None:
+            found = [*self._on_whole(line)], [*self._on_parts(line, parts)]
+            parts.keep(self, *found)
+        whole, of_parts = found
+        yield from whole
+        limits.spend(len(parts.all))
+        for step in of_parts:
+            limits.spend(CANDIDATE_EFFORT)
+            yield step
+
+    def _on_whole(self, line: Line) -> Iterator[Step]:
         if self.function is not None and self.whole_line:
             yield from (Step(result, ()) for result in self.function(line))
         for rewrite in self.rewrites:
             if isinstance(rewrite.wanted, Relation):
                 yield from _until_out_of_effort(_on_equation(rewrite, rewrite.wanted, line))
-        limits.spend(len(parts.all))
+
+    def _on_parts(self, line: Line, parts: Places) -> Iterator[Step]:
         for path, part, known in parts.of(self._kinds()):
             made = known.get(self)
             if made is None:
                 made = known[self] = self._made_of(part)
             for new, owes in made:
-                limits.spend(CANDIDATE_EFFORT)
                 yield Step(put(line, path, new), path, owes)
 
     def _made_of(self, part: Expr) -> list[Rewritten]:

@@ -24,13 +24,41 @@ def _remembered(part: Expr) -> dict[Any, list[Rewritten]]:
 _Place = tuple[Path, Expr, dict[Any, list[Rewritten]]]
 
 
+_KEPT_STEPS = 40_000
+_lines: dict[Line, "Places"] = {}
+_steps_kept = 0
+
+
+def places_of(line: Line) -> "Places":
+    """Return the places of a line, those of before where it was asked for: a class writes from the same lines."""
+    global _steps_kept
+    found = _lines.get(line)
+    if found is None:
+        if _steps_kept > _KEPT_STEPS or len(_lines) > _KEPT_PARTS:
+            _lines.clear()
+            _steps_kept = 0
+        found = _lines[line] = Places(line)
+    return found
+
+
 class Places:
     """Every part of a line with its path, the whole first, and what moves made of it before."""
 
     def __init__(self, line: Line) -> None:
+        self._steps: dict[Any, tuple[list[Any], list[Any]]] = {}
         self.all = [(path, part, _remembered(part)) for path, part in places(line)]
         self._of_kinds: dict[frozenset[type], list[_Place]] = {}
         self.kinds = frozenset({type(line), *(type(part) for _, part, _ in self.all)})
+
+    def steps(self, move: Any) -> tuple[list[Any], list[Any]] | None:
+        """Return what *move* makes of the whole line, and of its parts; None where nobody asked yet."""
+        return self._steps.get(move)
+
+    def keep(self, move: Any, whole: list[Any], of_parts: list[Any]) -> None:
+        """Remember what *move* makes of the line."""
+        global _steps_kept
+        self._steps[move] = whole, of_parts
+        _steps_kept += len(whole) + len(of_parts) + 1
 
     def of(self, kinds: frozenset[type]) -> "list[_Place]":
         """Return the parts of these kinds, in their order."""

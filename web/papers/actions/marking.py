@@ -9,14 +9,15 @@ from asking.asker import Asker
 from django.db import transaction
 from jobs.models import OPEN, Job
 from jobs.running import begin
-from uchuu_core.failures import Failure
 
 from papers.models import Sitting, SittingItem, Work
 
-A_STEP = 24
+A_STEP = 120
 """Different papers that one step marks."""
+A_BATCH = 12
+"""Of these, so many of one item go to one worker of the algebra together: it knows the item after the first."""
 AT_ONCE = 2
-"""Of these, so many at a time: as many as the workers of the algebra that long calls may have."""
+"""Batches at a time: as many as the workers of the algebra that long calls may have."""
 
 
 def mark(sitting: Sitting, *, again: bool = False) -> None:
@@ -68,14 +69,23 @@ def some_papers(job: Job, step: list[tuple[int, str]]) -> int:
     works = Work.objects.filter(item__in=numbers, wrote__in=[wrote for _, wrote in step])
     keys = {(work.item_id, work.wrote): work for work in works}
     different = {key: work for key, work in keys.items() if key in wanted}
-    asked = [
-        _question(askers[number][0], work, askers[number][1])
-        for (number, _), work in different.items()
+    batches = [
+        of_item[start : start + A_BATCH]
+        for number in askers
+        for of_item in [[key for key in different if key[0] == number]]
+        for start in range(0, len(of_item), A_BATCH)
     ]
+    # the longest first: at the end nobody waits long for the other
+    batches.sort(key=lambda batch: -sum(len(different[key].lines) for key in batch))
+
+    def marked(batch: list[tuple[int, str]]) -> list[dict[str, Any]]:
+        asked = [_question(different[key], *askers[key[0]]) for key in batch]
+        return _marked(asked, job.teacher_id)
+
     with ThreadPoolExecutor(AT_ONCE) as threads:
-        answers = list(threads.map(lambda record: _marked(record, job.teacher_id), asked))
-    for (number, wrote), found in zip(different, answers, strict=True):
-        works.filter(item=number, wrote=wrote).update(ground=ground[number], **found)
+        for batch, answers in zip(batches, threads.map(marked, batches), strict=True):
+            for (number, wrote), found in zip(batch, answers, strict=True):
+                works.filter(item=number, wrote=wrote).update(ground=ground[number], **found)
     return len(different)
 
 
@@ -115,23 +125,29 @@ def _how(item: SittingItem) -> dict[str, Any]:
     }
 
 
-def _question(item: SittingItem, work: Work, asker: Asker) -> dict[str, Any]:
+def _question(work: Work, item: SittingItem, asker: Asker) -> dict[str, Any]:
     alone = {"answer": work.lines[-1] if work.lines else ""} if work.answer_alone else {}
     lines = [] if work.answer_alone else work.lines
     return asker.record(item, **_how(item), **alone) | {"lines": lines}
 
 
-def _marked(record: dict[str, Any], whose: int) -> dict[str, Any]:
-    """Return what is stored of a marked paper; one that cannot be marked asks the teacher.
+def _marked(asked: list[dict[str, Any]], whose: int) -> list[dict[str, Any]]:
+    """Return what is stored of marked papers of an item; one that cannot be marked asks the teacher.
 
-    What was not done in time is said to be so: it is no answer, and asked for again on request.
+    What was not done in time, alone, is said to be so: it is no answer, and asked for again on request.
     """
     try:
-        found = pool.run("mark", record, whose)
+        answers = pool.run_many("mark", asked, whose)
     except (pool.TookTooLong, Busy) as failure:
-        return _refused(failure, late=True)
-    except Failure as failure:
-        return _refused(failure)
+        if len(asked) > 1:
+            return [found for one in asked for found in _marked([one], whose)]
+        return [_refused(failure.message, late=True)]
+    return [_stored(found) for found in answers]
+
+
+def _stored(found: dict[str, Any]) -> dict[str, Any]:
+    if "failure" in found:
+        return _refused(found["failure"]["message"])
     error = next((line["error"] for line in found["lines"] if line.get("error")), None)
     return {
         "judged": found,
@@ -144,8 +160,8 @@ def _marked(record: dict[str, Any], whose: int) -> dict[str, Any]:
     }
 
 
-def _refused(failure: Failure, *, late: bool = False) -> dict[str, Any]:
-    judged = {"refused": failure.message} | ({"late": True} if late else {})
+def _refused(why: str, *, late: bool = False) -> dict[str, Any]:
+    judged = {"refused": why} | ({"late": True} if late else {})
     nothing = {"earned": None, "of": None, "error": "", "error_name": ""}
     return {**nothing, "judged": judged, "asks": 1, "stop": "unproved"}
 

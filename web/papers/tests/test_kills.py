@@ -81,7 +81,7 @@ def test_a_marking_that_is_killed_is_taken_up_where_it_stopped(
     monkeypatch.setattr(marking, "A_STEP", 2)
     monkeypatch.setattr(marking, "AT_ONCE", 1)
     with monkeypatch.context() as patched, suppress(Killed):
-        patched.setattr(pool, "run", moments.around(pool.run))
+        patched.setattr(pool, "run_many", moments.around(pool.run_many))
         patched.setattr(Job, "save", moments.around(Job.save))
         patched.setattr(StepResult.objects, "create", moments.around(StepResult.objects.create))
         patched.setattr(marking, "ground_of", moments.around(marking.ground_of))

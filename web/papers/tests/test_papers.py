@@ -71,13 +71,13 @@ def test_equal_work_is_marked_once_and_equal_work_again_changes_nothing(
 ) -> None:
     grid = sitting_of(ada)
     asked: list[str] = []
-    run = pool.run
+    run_many = pool.run_many
 
-    def counted(operation: str, *more: Any) -> Any:
-        asked.append(operation)
-        return run(operation, *more)
+    def counted(operation: str, records: list[Any], *more: Any) -> Any:
+        asked.extend(operation for _ in records)
+        return run_many(operation, records, *more)
 
-    monkeypatch.setattr(pool, "run", counted)
+    monkeypatch.setattr(pool, "run_many", counted)
     table = "\n".join(f"{code};1;{';'.join(FIRST_ONLY)}" for code in ("01", "02", "03"))
 
     taken = ada.call("POST", f"/sittings/{grid['id']}/table", {"text": table}).json()
@@ -147,19 +147,19 @@ def test_a_decision_about_a_mark_that_is_not_there_any_more_counts_nowhere(ada: 
 def test_what_was_not_marked_in_time_is_no_answer_and_is_marked_again_on_request(
     ada: ApiClient, monkeypatch: pytest.MonkeyPatch
 ) -> None:
-    run = pool.run
+    run_many = pool.run_many
 
     def late(*_: Any) -> Any:
         raise pool.TookTooLong("It took too long.")
 
-    monkeypatch.setattr(pool, "run", late)
+    monkeypatch.setattr(pool, "run_many", late)
     grid = sitting_of(ada)
     work = write(ada, grid, "01", item1=RIGHT)["works"][0]
     assert (work["late"], work["refused"], work["earned"]) == (True, "It took too long.", None)
     begun = Job.objects.filter(kind="marking").count()
     grid_of(ada, grid)
     assert Job.objects.filter(kind="marking").count() == begun  # looking at it is no request
-    monkeypatch.setattr(pool, "run", run)
+    monkeypatch.setattr(pool, "run_many", run_many)
     again = ada.call("POST", f"/sittings/{grid['id']}/mark").json()
     assert [cell["earned"] for cell in again["cells"]] == [4]
 

@@ -7,6 +7,7 @@ from django.conf import settings
 from django.core.management.base import BaseCommand
 from procrastinate.contrib.django import app
 
+from jobs.kinds import KINDS
 from jobs.running import requeue_left
 
 
@@ -17,6 +18,9 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Run until it is ended."""
+        for kind in KINDS.values():
+            if kind.begin is not None:
+                kind.begin()
         requeue_left(settings.JOB_SLOT)
         connector = app.connector.get_worker_connector()  # type: ignore[attr-defined]
         with contextlib.suppress(KeyboardInterrupt), app.replace_connector(connector) as worker:
