@@ -17,7 +17,18 @@ ROOT = Path(__file__).resolve().parents[2]
 
 @pytest.mark.parametrize(
     "command",
-    ["start", "stop", "test", "check", "bench", "reset-demo", "teacher", "backup", "restore"],
+    [
+        "start",
+        "stop",
+        "test",
+        "check",
+        "bench",
+        "reset-demo",
+        "teacher",
+        "backup",
+        "restore",
+        "tray",
+    ],
 )
 def test_every_command_has_help(command: str) -> None:
     done = subprocess.run(

@@ -33,7 +33,9 @@ def write(
 ) -> dict[str, Any]:
     """Write a paper: ``item1=[…]``."""
     student = next(one["id"] for one in grid["students"] if one["code"] == code)
-    items = {f"item{item['number']}": item["id"] for item in grid["items"]}
+    had = grid["had"][str(student)]
+    mine = [item for item in grid["items"] if item["version"] == had]
+    items = {f"item{item['number']}": item["id"] for item in mine}
     works = [{"item": items[name], "lines": written} for name, written in lines.items()]
     path = f"/sittings/{grid['id']}/papers/{student}"
     reply = teacher.call("PUT", path, {"works": works})
