@@ -14,6 +14,8 @@ const props = defineProps<{
   /** The sitting's id. */
   sitting: string
   item: Schemas['GivenItem']
+  /** The rank of its heading where it stands. */
+  heading?: 'h2' | 'h3'
 }>()
 const { data, error, refetch } = useQuery({
   queryKey: computed(() => ['scheme', props.sitting, props.item.number, props.item.version]),
@@ -34,7 +36,7 @@ const divided = computed(() => divisions(stops.value))
 
 <template>
   <div>
-    <h3>{{ words.scheme.way }}</h3>
+    <component :is="heading ?? 'h3'">{{ words.scheme.way }}</component>
     <FailureNote :message="saidOf(error)" @again="refetch" />
     <div class="u-spine" :class="{ hanging: !stops[0]?.sides?.left }">
       <SpineLine

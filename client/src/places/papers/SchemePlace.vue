@@ -82,7 +82,7 @@ function save(own: Mark[]): void {
               </el-button>
             </p>
           </section>
-          <PaperWay :sitting="id" :item="data.item" />
+          <PaperWay :sitting="id" :item="data.item" heading="h2" />
         </div>
       </template>
     </WaitFor>

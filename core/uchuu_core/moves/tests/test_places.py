@@ -106,4 +106,4 @@ def test_a_part_that_is_subtracted_stands_there_twice() -> None:
     line = without_brackets(read("5 - 2x"))
     found = [(path, plain(part)) for path, part, _ in Places(line).all]
     assert ((1, -1), "-2x") in found
-    assert plain(places.put(line, (1, -1), read("3x"))) == "5 + 3x"  # type: ignore[arg-type]
+    assert plain(places.put(line, (1, -1), read("3x"))) == "5 + 3x"
