@@ -36,6 +36,8 @@ PATTERN_LETTERS = 5
 """Letters of a teacher's own pattern: more fit a line in too many ways."""
 SEARCH_EFFORT = 60_000
 """Work for the law or the error of one line: parts visited and candidates compared."""
+MOST_UNCOUNTED = 10**15
+"""Work that never runs out: where only matches are bounded."""
 MATCH_EFFORT = 4_000
 """Work for the match of one pattern on one part."""
 EXPLAINED_PARTS = 600
@@ -98,6 +100,16 @@ def spend(units: int = 1) -> None:
         effort.left -= units
         if effort.left < 0:
             raise OutOfEffort
+
+
+@contextmanager
+def remembering() -> Iterator[None]:
+    """Bound each match of what is remembered, also where no work is counted: there it must be the same."""
+    if _effort.get() is not None:
+        yield
+        return
+    with within(MOST_UNCOUNTED):
+        yield
 
 
 def begin_match() -> None:

@@ -4,6 +4,7 @@ from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
 from algebra import pool
+from algebra.turns import Busy
 from asking.asker import Asker
 from papers.models import Sitting
 from papers.versions import Versions
@@ -32,6 +33,8 @@ def made_papers(
         )
         try:
             papers = pool.run("invent", asked, sitting.school_class.teacher_id)["papers"]
+        except (pool.TookTooLong, Busy):
+            raise  # equal words would not give equal papers
         except Failure:
             continue  # it cannot be worked: nobody wrote anything
         for student, paper in zip(mine, papers, strict=True):

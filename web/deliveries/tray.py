@@ -3,15 +3,14 @@
 import json
 import urllib.error
 import urllib.request
-from functools import lru_cache
 from pathlib import Path
 from typing import Any
 from uuid import UUID
 
+from api.documents import fault_in
 from api.entrance import says_unstorable, unstorable
 from api.failures import Refused
 from django.conf import settings
-from jsonschema import Draft202012Validator
 
 MOST_BYTES = 1_000_000
 SECONDS = 5
@@ -78,9 +77,8 @@ def read(content: bytes) -> dict[str, Any]:
 
 def _held(found: Any) -> dict[str, Any]:
     """Return *found*, held against the description of a delivery."""
-    for problem in _validator().iter_errors(found):
-        where = " → ".join(str(part) for part in problem.absolute_path) or "the paper"
-        raise NotAPaper(f"In {where}: {problem.message[:160]}")
+    if fault := fault_in(found, _SCHEMA):
+        raise NotAPaper(fault)
     character = unstorable(found)
     if character:
         raise NotAPaper(says_unstorable(character))
@@ -121,11 +119,6 @@ def push(name: str) -> None:
 
 def _is_id(one: Any) -> bool:
     return isinstance(one, str) and 0 < len(one) <= 64 and one.replace("-", "").isalnum()
-
-
-@lru_cache(maxsize=1)
-def _validator() -> Draft202012Validator:
-    return Draft202012Validator(json.loads(_SCHEMA.read_text("utf-8")))
 
 
 def _called(method: str, path: str, body: Any = None) -> Any:

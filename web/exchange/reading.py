@@ -8,14 +8,13 @@ import io
 import json
 import re
 from dataclasses import dataclass, field
-from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
 from algebra import pool, worker
+from api.documents import fault_in
 from api.entrance import says_unstorable, unstorable
 from api.failures import Refused
-from jsonschema import Draft202012Validator
 from uchuu_core.failures import Failure
 
 from exchange.workbook import FORMULA, rows_of_workbook
@@ -25,7 +24,7 @@ MOST_ROWS = 100
 MOST_CHARACTERS = 20_000
 """Of one problem."""
 TASKS = ("evaluate", "simplify", "factor", "expand", "solve", "domain", "study")
-_FORMATS = Path(__file__).parent / "format"
+_SCHEMA = Path(__file__).parent / "format" / "set.schema.json"
 _NAMES = {"problem": "given", "exercise": "given", "points": "marks", "time": "minutes"}
 """Other names that columns are given."""
 
@@ -109,9 +108,7 @@ def text_of(name: str, content: bytes) -> str:
     """
     ending = name.rsplit(".", 1)[-1].lower() if "." in name else ""
     if ending in ("txt", "md", "tex", "text"):
-        if len(content) > MOST_BYTES:
-            raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
-        return _text(content)
+        return bounded_text(content)
     found = brought_in(name, content)
     return "\n\n".join(
         "\n".join([f"{n}. {_VERBS[problem['task']]}: {problem['given']}", *problem["lines"]])
@@ -130,6 +127,17 @@ _VERBS = {
 }
 
 
+def bounded_text(content: bytes) -> str:
+    """Return the text of a file that is not too large.
+
+    Raises:
+        Refused: 422 with the reason.
+    """
+    if len(content) > MOST_BYTES:
+        raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
+    return _text(content)
+
+
 def _text(content: bytes) -> str:
     try:
         text = content.decode("utf-8-sig")
@@ -138,11 +146,6 @@ def _text(content: bytes) -> str:
     if "\0" in text:
         raise refuse("It holds zero bytes: it is not a text file.")
     return text
-
-
-@lru_cache(maxsize=4)
-def _validator(name: str) -> Draft202012Validator:
-    return Draft202012Validator(json.loads((_FORMATS / name).read_text("utf-8")))
 
 
 def _of_json(text: str) -> Brought:
@@ -159,9 +162,8 @@ def _of_json(text: str) -> Brought:
         raise refuse("It is not in the format “uchuu-set” or “uchuu-examples”.")
     if document["format"] == "uchuu-examples":
         document = {"format": "uchuu-set", "version": 1, "items": document.get("examples")}
-    for problem in _validator("set.schema.json").iter_errors(document):
-        where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
-        raise refuse(f"In {where}: {problem.message[:200]}")
+    if fault := fault_in(document, _SCHEMA):
+        raise refuse(fault)
     found = Brought(
         document.get("title", ""), document.get("instruction", ""), document.get("house", {})
     )

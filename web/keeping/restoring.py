@@ -5,10 +5,10 @@ house rules. So a file can be restored into the account it came from, or into an
 """
 
 import json
-from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
+from api.documents import fault_in
 from django.contrib.auth.models import User
 from django.utils import timezone
 from errors.api import OwnErrorIn, proved
@@ -20,7 +20,6 @@ from exchange.reading import refuse
 from filing.models import MOST_UNITS, Unit
 from house.models import HouseRules
 from jobs.models import Job
-from jsonschema import Draft202012Validator
 from papers.records import bring_class_back
 from proofs.models import Proof
 from pydantic import TypeAdapter, ValidationError
@@ -36,11 +35,6 @@ SCHEMA = Path(__file__).parent / "format" / "everything.schema.json"
 _REPORT = TypeAdapter(list[ProofItem])
 
 
-@lru_cache(maxsize=1)
-def _validator() -> Draft202012Validator:
-    return Draft202012Validator(json.loads(SCHEMA.read_text("utf-8")))
-
-
 def plan(job: Job) -> list[Any]:
     """Hold the document against its format; the own errors that are new are proved one a step.
 
@@ -48,9 +42,8 @@ def plan(job: Job) -> list[Any]:
         Refused: it is not in the format; says where.
     """
     document = job.params["document"]
-    for problem in _validator().iter_errors(document):
-        where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
-        raise refuse(f"In {where}: {problem.message[:200]}")
+    if fault := fault_in(document, SCHEMA):
+        raise refuse(fault)
     _hold_reports(document["proofs"])
     _hold_units(document.get("units", []))
     here = everything_of(job.teacher)

@@ -2,12 +2,11 @@
 
 import json
 import re
-from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
+from api.documents import fault_in
 from exchange.reading import refuse
-from jsonschema import Draft202012Validator
 
 _SCHEMA = Path(__file__).parent / "format" / "papers.schema.json"
 _CODE = re.compile(
@@ -15,11 +14,6 @@ _CODE = re.compile(
     re.IGNORECASE,
 )
 _ITEM = re.compile(r"^\s*(?:no\.?\s*|item\s+|#)?(\d{1,3})\s*[.):](?=\s|$)\s*(.*)$", re.IGNORECASE)
-
-
-@lru_cache(maxsize=1)
-def _validator() -> Draft202012Validator:
-    return Draft202012Validator(json.loads(_SCHEMA.read_text("utf-8")))
 
 
 def rows_of_document(text: str) -> tuple[list[list[str]], dict[str, str]]:
@@ -34,9 +28,8 @@ def rows_of_document(text: str) -> tuple[list[list[str]], dict[str, str]]:
         raise refuse(f"It is not JSON: {wrong}.") from None
     except RecursionError:
         raise refuse("It is nested too deep.") from None
-    for problem in _validator().iter_errors(document):
-        where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
-        raise refuse(f"In {where}: {problem.message[:200]}")
+    if fault := fault_in(document, _SCHEMA):
+        raise refuse(fault)
     papers = document["papers"]
     rows = [
         [paper["code"], str(work["item"]), *work["lines"]]

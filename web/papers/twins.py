@@ -3,6 +3,7 @@
 from typing import Any
 
 from algebra import pool
+from algebra.turns import Busy
 from asking.asker import Asker
 from uchuu_core.failures import Failure
 
@@ -14,7 +15,10 @@ SEED = 20
 def twin_of(item: SittingItem) -> dict[str, Any] | None:
     """Return the item's twin, with its answer; None where there is no room for other numbers."""
     if item.twin is None:
-        item.twin = _made(item)
+        try:
+            item.twin = _made(item)
+        except (pool.TookTooLong, Busy):
+            return None  # not done in time is no answer: asked again the next time
         SittingItem.objects.filter(pk=item.pk).update(twin=item.twin)
     return item.twin or None
 
@@ -25,6 +29,8 @@ def _made(item: SittingItem) -> dict[str, Any]:
     asked = Asker(teacher, sitting.house).record(item, seed=SEED)
     try:
         found = pool.run("twin", asked, teacher.pk)
+    except (pool.TookTooLong, Busy):
+        raise
     except Failure:
-        return {}
+        return {}  # there is no room for other numbers
     return {"given": found["given"], "answer": found["answer"]}

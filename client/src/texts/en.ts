@@ -8,6 +8,7 @@ import { examples, save, units, waiting } from './lists.en'
 import { give, jobs, proofs, sets } from './sets.en'
 import { first } from './first.en'
 import { keys } from './keys.en'
+import { account } from './account.en'
 import { answers } from './answers.en'
 import { classes, papers } from './classes.en'
 import { out, scheme, ways } from './papers.en'
@@ -52,19 +53,7 @@ const written = {
     errors: 'Errors',
     house: 'House rules',
   },
-  account: {
-    title: 'Your account',
-    old: 'Password so far',
-    fresh: 'New password (ten characters or more)',
-    change: 'Change the password',
-    changed: 'Changed. Everywhere else you are signed out.',
-    places: 'Where you are signed in',
-    since: (when: string) => `since ${when}`,
-    here: 'here',
-    leave: 'Sign out there',
-    leaveOthers: 'Sign out everywhere else',
-    someBrowser: 'some browser',
-  },
+  account,
   signIn: {
     shared: 'This computer is shared',
     sharedSays: 'You are signed out when nothing is done for fifteen minutes.',

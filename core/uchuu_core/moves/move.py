@@ -207,7 +207,8 @@ class Move:
         """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to."""
         found = parts.steps(self)
         if found is None:
-            found = [*self._on_whole(line)], [*self._on_parts(line, parts)]
+            with limits.remembering():
+                found = [*self._on_whole(line)], [*self._on_parts(line, parts)]
             parts.keep(self, *found)
         whole, of_parts = found
         yield from whole

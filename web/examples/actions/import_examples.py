@@ -1,25 +1,18 @@
 """Importing examples from the open exchange format, all or none."""
 
-import json
-from functools import lru_cache
 from pathlib import Path
 from typing import Any
 
+from api.documents import fault_in
 from api.failures import Refused
 from django.contrib.auth.models import User
 from django.db import transaction
-from jsonschema import Draft202012Validator
 
 from examples.actions.save_example import create_examples
 from examples.models import Example
 from examples.schemas import ExampleIn
 
 SCHEMA = Path(__file__).resolve().parents[1] / "format" / "examples.schema.json"
-
-
-@lru_cache(maxsize=1)
-def _validator() -> Draft202012Validator:
-    return Draft202012Validator(json.loads(SCHEMA.read_text("utf-8")))
 
 
 @transaction.atomic
@@ -29,8 +22,7 @@ def import_examples(*, teacher: User, document: Any) -> list[Example]:
     Raises:
         Refused: 422 with the place and the reason when the document is not in the format.
     """
-    for problem in _validator().iter_errors(document):
-        where = " → ".join(str(part) for part in problem.absolute_path) or "the document"
-        raise Refused(422, "bad-file", f"Nothing was imported. In {where}: {problem.message[:200]}")
+    if fault := fault_in(document, SCHEMA):
+        raise Refused(422, "bad-file", f"Nothing was imported. {fault}")
     contents = [ExampleIn(**entry) for entry in reversed(document["examples"])]
     return create_examples(teacher=teacher, contents=contents)

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from api.entrance import says_unstorable, unstorable
-from exchange.reading import MOST_BYTES, csv_rows, refuse, rows_of
+from exchange.reading import bounded_text, csv_rows, refuse, rows_of
 
 from papers.actions.marking import mark
 from papers.actions.take_in import take_in
@@ -43,22 +43,26 @@ def bring_file(sitting: Sitting, name: str, content: bytes) -> BroughtIn:
     ending = name.rsplit(".", 1)[-1].lower() if "." in name else ""
     if ending not in ("json", "txt", "md"):
         return _rows(sitting, rows_of(name, content, MOST_ROWS + 2))
-    if len(content) > MOST_BYTES:
-        raise refuse(f"The file is larger than {MOST_BYTES // 1_000_000} MB.")
-    try:
-        text = content.decode("utf-8-sig")
-    except UnicodeDecodeError as wrong:
-        raise refuse(f"It is not UTF-8 text (byte {wrong.start + 1}). Save it as UTF-8.") from None
+    text = bounded_text(content)
     return _document(sitting, text) if ending == "json" else bring_text(sitting, text)
 
 
 def _document(sitting: Sitting, text: str) -> BroughtIn:
     rows, had = rows_of_document(text)
     students = {student.code.casefold(): student for student in sitting.school_class.students.all()}
+    names = Versions(sitting).names
+    strange = {code: version for code, version in had.items() if version not in names}
     for code, version in had.items():
-        if student := students.get(code.casefold()):
+        if (student := students.get(code.casefold())) and code not in strange:
             change_version(sitting=sitting, student=student, version=version)
-    return _rows(sitting, rows)
+    left = [row if row[0] not in strange else [] for row in rows]  # told below, at their places
+    brought = _rows(sitting, left)
+    told = [
+        Told(at, taken=False, says=f"There is no version “{strange[row[0]]}” of this sitting.")
+        for at, row in enumerate(rows, start=1)
+        if row[0] in strange
+    ]
+    return BroughtIn(brought.changed, sorted([*brought.rows, *told], key=lambda one: one.at))
 
 
 def _rows(sitting: Sitting, rows: list[list[str]]) -> BroughtIn:

@@ -5,6 +5,7 @@ from io import BytesIO
 from typing import Any
 
 import pytest
+from algebra import pool
 from api.testing import ApiClient
 from openpyxl import load_workbook
 from sets.models import ProblemSet
@@ -181,3 +182,34 @@ def test_a_document_that_is_none_changes_nothing_and_says_why(
     assert reply.status_code == 422
     assert reply.json()["message"].startswith("Nothing was imported.")
     assert not Work.objects.exists()
+
+
+def test_a_version_that_is_none_is_told_and_its_lines_are_not_taken(ada: ApiClient) -> None:
+    grid = _versions(ada)
+    papers = [
+        {"code": "01", "form": "Z", "works": [{"item": 1, "lines": RIGHT}]},
+        {"code": "02", "form": "A", "works": [{"item": 1, "lines": RIGHT}]},
+    ]
+    text = json.dumps({"format": "uchuu-papers", "version": 1, "papers": papers})
+    taken = ada.call("POST", f"/sittings/{grid['id']}/table", {"text": text}).json()
+    assert [(row["at"], row["taken"]) for row in taken["rows"]] == [(1, False), (2, True)]
+    assert taken["rows"][0]["says"] == "There is no version “Z” of this sitting."
+    assert [work.student.code for work in Work.objects.all()] == ["02"]
+
+
+def test_a_twin_that_was_not_made_in_time_is_remembered_nowhere(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    grid = sitting_of(ada)
+    write(ada, grid, "01", item1=FIRST_ONLY)
+    run = pool.run
+
+    def late(*_: Any) -> Any:
+        raise pool.TookTooLong("It took too long.")
+
+    monkeypatch.setattr(pool, "run", late)
+    path = f"/sittings/{grid['id']}/slips"
+    assert ada.call("GET", path).json()[0]["entries"][0]["twin"] is None
+    assert not SittingItem.objects.filter(twin__isnull=False).exists()
+    monkeypatch.setattr(pool, "run", run)
+    assert ada.call("GET", path).json()[0]["entries"][0]["twin"]

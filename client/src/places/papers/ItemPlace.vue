@@ -7,6 +7,7 @@ import { saidOf } from '@/api/queries'
 import PlacedAnswers from '@/answers/PlacedAnswers.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
 import { words } from '@/texts/en'
+import VersionSelect from './VersionSelect.vue'
 
 const props = defineProps<{
   /** The sitting's id. */
@@ -37,21 +38,12 @@ const { data, error, refetch } = useQuery({
     @again="refetch"
   >
     <template #actions>
-      <el-select
-        v-if="data && data.versions.length > 1"
-        class="version"
-        size="small"
+      <VersionSelect
+        v-if="data"
+        :versions="data.versions"
         :model-value="data.item.version"
-        :aria-label="words.ways.version"
-        @update:model-value="(now: string) => (version = now)"
-      >
-        <el-option
-          v-for="one in data.versions"
-          :key="one"
-          :value="one"
-          :label="`${words.ways.version} ${one}`"
-        />
-      </el-select>
+        @update:model-value="(now) => (version = now)"
+      />
       <router-link :to="{ name: 'scheme', params: { id, number } }">{{
         words.scheme.open
       }}</router-link>
@@ -68,9 +60,3 @@ const { data, error, refetch } = useQuery({
     />
   </PrintedPage>
 </template>
-
-<style scoped>
-.version {
-  width: 7rem;
-}
-</style>

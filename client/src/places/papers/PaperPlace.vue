@@ -11,6 +11,7 @@ import { words } from '@/texts/en'
 import PaperItem from './PaperItem.vue'
 import { usePaper } from './usePaper'
 import ScanBeside from './ScanBeside.vue'
+import VersionSelect from './VersionSelect.vue'
 import { rowsOf } from './rows'
 import { useScans } from './useScans'
 import { useSitting } from './useSitting'
@@ -93,21 +94,11 @@ watch(
         <PageHead :title="words.papers.open(paper.student.code)">
           <template #beside>
             <b v-if="total">{{ words.papers.earned(total.earned, total.of) }}</b>
-            <el-select
-              v-if="paper.versions.length > 1"
-              class="version no-print"
-              size="small"
+            <VersionSelect
+              :versions="paper.versions"
               :model-value="paper.version"
-              :aria-label="words.ways.version"
               @update:model-value="had"
-            >
-              <el-option
-                v-for="one in paper.versions"
-                :key="one"
-                :value="one"
-                :label="`${words.ways.version} ${one}`"
-              />
-            </el-select>
+            />
           </template>
           <el-button :disabled="place < 1" @click="go(-1)">{{ words.papers.previous }}</el-button>
           <el-button @click="goAsking">{{ words.papers.nextAsking }}</el-button>
@@ -142,9 +133,6 @@ watch(
 </template>
 
 <style scoped>
-.version {
-  width: 7rem;
-}
 .items {
   container: paper / inline-size;
 }

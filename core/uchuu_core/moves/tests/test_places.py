@@ -107,3 +107,20 @@ def test_a_part_that_is_subtracted_stands_there_twice() -> None:
     found = [(path, plain(part)) for path, part, _ in Places(line).all]
     assert ((1, -1), "-2x") in found
     assert plain(places.put(line, (1, -1), read("3x"))) == "5 + 3x"
+
+
+def test_where_no_work_is_counted_the_same_is_remembered(monkeypatch: pytest.MonkeyPatch) -> None:
+    """A match is cut short at the same place, whoever asks first."""
+    monkeypatch.setattr(limits, "MATCH_EFFORT", 12)
+    cut = 0
+    for move in MOVES:
+        for text in TEXTS[:5]:
+            forget()
+            with limits.within(10**9):
+                counted = made(move, text)
+            forget()
+            uncounted = made(move, text)
+            with limits.within(10**9):
+                assert made(move, text) == uncounted == counted, (move.key, text)
+            cut += bool(counted)
+    assert cut
