@@ -28,6 +28,7 @@ from uchuu_core.failures import Failure
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods import exponents, radicals, rational
+from uchuu_core.methods.catalogue import _applicable
 from uchuu_core.methods.equations.methods import _routed
 from uchuu_core.methods.factoring import route
 from uchuu_core.notation import plain, read
@@ -174,7 +175,14 @@ def _solve_and_check(text: str) -> None:
 
 def _forget_methods() -> None:
     """Make every memory of worked problems empty."""
-    for remembered in (_routed, radicals.worked, rational.worked, exponents._worked, route):
+    for remembered in (
+        _routed,
+        radicals.worked,
+        rational.worked,
+        exponents._worked,
+        route,
+        _applicable,
+    ):
         remembered.cache_clear()
     solution_set.cache_clear()
     _read.cache_clear()

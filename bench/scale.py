@@ -3,14 +3,13 @@
 Lists and searches, opening an example from the list to its verdict, a set of 40 to its typeset problems.
 """
 
-import os
 from collections.abc import Callable
 
-from app_server import ARGUMENTS, DATABASE, ready_server
+from app_server import DATABASE
 from bench_page import sign_in
-from playwright.sync_api import Page, expect, sync_playwright
+from playwright.sync_api import Page, expect
 
-from bench.browser import ALL_JUDGED, call, shown, until
+from bench.browser import ALL_JUDGED, call, in_browser, shown, until
 from launcher.checks import TEST_CLUSTER
 
 EXAMPLES, SETS, ITEMS = 2000, 100, 40
@@ -104,17 +103,7 @@ def _measured(page: Page) -> None:
 
 def main() -> None:
     """Measure and print."""
-    app = ready_server()
-    try:
-        with sync_playwright() as playwright:
-            place = os.environ.get("UCHUU_CHROMIUM", "/usr/bin/chromium")
-            browser = playwright.chromium.launch(executable_path=place, args=ARGUMENTS)
-            _measured(
-                browser.new_page(base_url=app.address, viewport={"width": 1280, "height": 800})
-            )
-            browser.close()
-    finally:
-        app.end()
+    in_browser(_measured)
 
 
 if __name__ == "__main__":

@@ -45,6 +45,103 @@ WAITING = {
     "id": "5b1c7a52-6f0e-4f0b-9a51-0d5a3c2e8f11",
 }
 """Given, and its papers wait in the tray."""
+_FIT = "Keeps an answer that does not fit the original root equation"
+_STRIKE = "Strikes equal terms instead of factors"
+LESSONS: dict[str, list[dict[str, Any]]] = {
+    "Algebra 2, period 3": [
+        {
+            "set": "Review before the harbour trip",
+            "title": "Solutions that do not fit",
+            "date": "2026-10-21",
+            "held": True,
+            "items": [
+                {
+                    "number": 3,
+                    "role": "shown",
+                    "purpose": "reteach",
+                    "error": KEPT,
+                    "error_name": _FIT,
+                    "star": True,
+                    "first_move": "square both sides, and write down what to check",
+                    "note": "Half of them kept -2. Let them put it in before I say anything.",
+                    "shown": 7,
+                    "of": 7,
+                    "seconds": 560,
+                    "forks": [{"after": 5, "error": KEPT, "name": _FIT}],
+                    "hands": [
+                        {
+                            "after": 0,
+                            "kind": "choices",
+                            "counts": [
+                                {
+                                    "label": "A",
+                                    "text": "x = 3",
+                                    "latex": "x=3",
+                                    "right": True,
+                                    "error": "",
+                                    "name": "",
+                                    "count": 9,
+                                },
+                                {
+                                    "label": "B",
+                                    "text": "x = 3 or x = -2",
+                                    "latex": "x=3\\text{ or }x=-2",
+                                    "right": False,
+                                    "error": KEPT,
+                                    "name": _FIT,
+                                    "count": 16,
+                                },
+                            ],
+                        }
+                    ],
+                },
+                {"number": 1, "role": "tried", "shown": 3, "of": 3, "seconds": 240},
+                {"number": 2, "role": "tried", "shown": 2, "of": 4, "seconds": 410},
+                {"number": 4, "role": "homework"},
+            ],
+        },
+        {
+            "set": "Equations that climb",
+            "title": "Before the quiz is given back",
+            "in_days": 1,
+            "note": "Give the slips back first; ask who has the diamond at line 1.",
+            "items": [
+                {"number": 2, "role": "shown"},
+                {"number": 3, "role": "skipped", "note": "like no. 1"},
+                {"number": 4, "role": "shown", "star": True, "first_move": "open both brackets"},
+                {"number": 5, "role": "tried", "note": "Watch the minus. Ask row 3."},
+                {"number": 7, "role": "tried"},
+                {"number": 9, "role": "spare"},
+                {"number": 10, "role": "homework"},
+            ],
+        },
+    ],
+    "Algebra 2, period 5": [
+        {
+            "set": "Test on expressions, form B",
+            "title": "Only factors are struck",
+            "in_days": -4,
+            "held": True,
+            "items": [
+                {
+                    "number": 7,
+                    "role": "shown",
+                    "purpose": "reteach",
+                    "error": STRUCK,
+                    "error_name": _STRIKE,
+                    "star": True,
+                    "first_move": "factor above and below",
+                    "shown": 3,
+                    "of": 3,
+                    "seconds": 420,
+                    "forks": [{"after": 0, "error": STRUCK, "name": _STRIKE}],
+                },
+                {"number": 5, "role": "tried", "shown": 2, "of": 2, "seconds": 200},
+            ],
+        },
+    ],
+}
+"""Lessons that were held, and one that is planned; a day is a date, or so many days from the start."""
 
 
 def papers(title: str, codes: list[str], inclined: dict[str, int], seed: int) -> list[list[Any]]:
@@ -93,6 +190,7 @@ def main() -> None:
         ]
         waiting = {**WAITING, "school": "method-accuracy", "papers": []}
         owner = waiting.pop("class")
+        one["lessons"] = LESSONS[one["title"]]
         one["sittings"] = [*made, *kept, *([waiting] if owner == one["title"] else [])]
     place.write_text(_text(document), "utf-8")
     codes = next(one["codes"] for one in document["classes"] if one["title"] == WAITING["class"])

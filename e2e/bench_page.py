@@ -12,6 +12,12 @@ def sign_in(page: Page, name: str = "marin", password: str = "harbour-42") -> No
     expect(page.get_by_role("navigation", name="Places")).to_be_visible()
 
 
+def sign_out(page: Page) -> None:
+    """Sign out, and wait until it is done: a page that is left takes its calls with it."""
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_label("Name", exact=True)).to_be_visible()
+
+
 def found_example(page: Page, name: str) -> Locator:
     """Find an example in the list; return its link."""
     page.goto("/examples")

@@ -72,13 +72,6 @@ def show(page: Page) -> None:
         page.keyboard.press("ArrowRight")
 
 
-def talk_track(page: Page) -> None:
-    """The talk track."""
-    _opened(page, "Two fractions, one plank")
-    page.goto(page.url.replace("/bench/", "/examples/") + "/track")
-    expect(page.get_by_role("row").nth(2)).to_be_visible()
-
-
 def the_set(page: Page) -> None:
     """A set as a climb."""
     _set(page, "Equations that climb")
@@ -113,20 +106,6 @@ def first(page: Page) -> None:
     for _ in range(2):
         page.locator(".explained button").press("Enter")
     expect(page.locator(".counter")).to_be_visible()
-
-
-def side_by_side(page: Page) -> None:
-    """Two ways side by side."""
-    _opened(page, "Buoy chain")
-    page.get_by_role("button", name="Two ways side by side").click()
-    expect(page.locator(".paths li").nth(3)).to_be_visible()
-
-
-def key(page: Page) -> None:
-    """The printable key."""
-    _opened(page, "Two fractions, one plank")
-    page.keyboard.press("Alt+P")
-    expect(page.locator(".katex").nth(3)).to_be_visible()
 
 
 def examples(page: Page) -> None:
@@ -206,8 +185,32 @@ def item(page: Page) -> None:
     """One item with the class on its spine."""
     _sitting(page)
     page.get_by_role("link", name="Item 4 with the class on its spine").click()
-    expect(page.locator(".class .line").first).to_be_visible()
-    page.evaluate("document.querySelector('.class').scrollIntoView()")
+    expect(page.get_by_text("left here").first).to_be_visible()
+
+
+def today(page: Page) -> None:
+    """Where one lands."""
+    page.goto("/")
+    expect(page.get_by_role("button", name="Into a warm-up").first).to_be_visible()
+
+
+def lesson(page: Page) -> None:
+    """A lesson's plan."""
+    page.goto("/lessons")
+    page.get_by_role("link", name="Before the quiz is given back").click()
+    expect(page.locator(".number").nth(4)).to_be_visible()
+
+
+def log(page: Page) -> None:
+    """The log of a class."""
+    page.goto("/classes")
+    card = page.get_by_role("article").filter(has_text="period 3")
+    card.get_by_role("link", name="Log").click()
+    expect(page.locator("td a").first).to_be_visible()
+    page.wait_for_timeout(PATIENT // 2)  # until what is marked for the first time is there
+    page.reload()
+    expect(page.locator("td a").first).to_be_visible()
+    expect(page.get_by_text("being marked")).to_have_count(0)
 
 
 PICTURES: dict[str, Callable[[Page], None]] = {
@@ -215,14 +218,11 @@ PICTURES: dict[str, Callable[[Page], None]] = {
     "forks": forks,
     "exercises": exercises,
     "show": show,
-    "talk-track": talk_track,
     "set": the_set,
     "give": give,
     "proof": proof,
     "study": study,
     "first": first,
-    "side-by-side": side_by_side,
-    "key": key,
     "examples": examples,
     "errors": errors,
     "house": house,
@@ -230,6 +230,9 @@ PICTURES: dict[str, Callable[[Page], None]] = {
     "sitting": sitting,
     "student-paper": student_paper,
     "item": item,
+    "today": today,
+    "lesson": lesson,
+    "log": log,
 }
 
 

@@ -100,6 +100,7 @@ def test_the_first_minute_explains_itself_and_leads_on(page: Page) -> None:
     page.get_by_label("Name", exact=True).fill("halvorsen")
     page.get_by_label("Password").fill("a rope over the quay")
     page.get_by_role("button", name="Begin", exact=True).click()
+    page.get_by_role("link", name="See what a worked line looks like").press("Enter")
     expect(page).to_have_url(re.compile("/first$"))
     expect(page).to_have_title("First steps · Uchuu")
     for _ in range(4):
@@ -164,7 +165,7 @@ def test_the_task_has_a_key_and_what_is_asked_for_closes_when_one_goes_on(page: 
         lambda: bench.entry.press("4"),
     ]
     for close in ways:
-        asked.locator("summary").click()
+        asked.locator("> summary").click()
         expect(asked).to_have_attribute("open", "")
         close()
         expect(asked).not_to_have_attribute("open", "")

@@ -4,7 +4,7 @@ import json
 from pathlib import Path
 
 import pytest
-from bench_page import Bench, choose, found_example, sign_in, tick
+from bench_page import Bench, choose, found_example, sign_in, sign_out, tick
 from playwright.sync_api import Page, expect
 
 ROOT = Path(__file__).resolve().parents[1]
@@ -124,7 +124,7 @@ def test_two_teachers_see_their_own_examples(page: Page) -> None:
     expect(page.get_by_role("link", name="Rope in equal lengths")).to_be_visible()
     expect(page.get_by_role("link", name="Ferry tickets")).to_have_count(0)
 
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
     sign_in(page, "marin")
     found_example(page, "Ferry tickets")
     expect(page.get_by_role("link", name="Rope in equal lengths")).to_have_count(0)
@@ -266,7 +266,7 @@ def test_one_begins_ones_own_in_the_demonstration(page: Page) -> None:
     account.get_by_role("button", name="Change the password").click()
     expect(account.get_by_role("status")).to_contain_text("Changed.")
     expect(account.get_by_text("here", exact=True)).to_be_visible()
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
     sign_in(page, "sundqvist", "another rope altogether")
 
 
@@ -280,6 +280,27 @@ def test_house_rules_change_their_live_example(page: Page) -> None:
     tick(page, "Equal rank, from the left")
 
     expect(page.get_by_text("one half x")).to_be_visible()
+
+
+def test_how_an_answer_is_left_is_chosen_and_obeyed(page: Page) -> None:
+    sign_in(page, "okafor")
+    page.goto("/house")
+    kept = page.locator("section.rule").filter(has_text="Two solutions with ±")
+    expect(kept.locator(".katex")).to_have_count(8)
+    tick(kept, "Left as ± before a root")
+    expect(kept.locator(".katex")).to_have_count(7)
+    mixed = page.locator("section.rule").filter(has_text="A number above 1")
+    tick(mixed, "A mixed number")
+    expect(mixed.locator("figure")).to_contain_text("5")
+
+    bench = Bench(page)
+    bench.pose("x^2 - 6x - 3 = 0")
+    page.keyboard.press("Alt+w")
+    expect(bench.stops.last).to_contain_text("±")
+    page.goto("/house")
+    tick(kept, "Each written out at the end")
+    tick(mixed, "An improper fraction")
+    expect(page.get_by_role("status").filter(has_text="Kept.")).to_be_visible()
 
 
 def test_errors_are_searched_and_keys_are_listed(page: Page) -> None:

@@ -10,6 +10,7 @@ from playwright.sync_api import BrowserContext, Page, expect
 def test_a_whole_example_is_done_without_the_mouse(page: Page) -> None:
     sign_in(page)
     bench = Bench(page)
+    page.get_by_role("link", name="Bench", exact=True).press("Enter")
     expect(page).to_have_url(re.compile(r"/bench/[0-9a-f-]{36}"))
     page.keyboard.press("Alt+n")
     expect(page.get_by_label("The problem, as the sheet has it")).to_be_focused()
@@ -209,7 +210,7 @@ def test_a_function_is_studied_beside_its_graph(page: Page) -> None:
     bench.expect_marks("wrong", "ok", "ok")
     page.keyboard.press("Alt+w")
     expect(bench.stops.nth(3)).to_contain_text("hole:")
-    bench.expect_marks(*["ok"] * 2, "condition", *["ok"] * 7)
+    bench.expect_marks(*["ok"] * 2, "condition", *["ok"] * 8)
 
 
 def test_a_line_is_written_in_the_typeset_field_and_read_back(page: Page) -> None:

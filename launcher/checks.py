@@ -14,7 +14,7 @@ from launcher.steps import fail, run, say
 TEST_CLUSTER = Cluster("test-postgres", durable=False)
 PARTS = {
     "test": "lint types core web client browser",
-    "bench": "core papers start browser scale load",
+    "bench": "core papers start marking log browser scale load",
 }
 BESIDES = {"test": "long", "bench": ""}
 """Parts that run only when they are named."""
@@ -153,13 +153,13 @@ def bench(options: argparse.Namespace) -> int:
         )
     if "start" in parts:
         run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
-    served = [part for part in ("browser", "scale", "load") if part in parts]
+    served = [part for part in ("marking", "log", "browser", "scale", "load") if part in parts]
     if served:
         os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
         install.front_end()
         TEST_CLUSTER.start()
         try:
-            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}"}
+            env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}:{ROOT / 'core'}"}
             for part in served:
                 command = [PYTHON, ROOT / "bench" / f"{part}.py"]
                 run(part, command, env=env, advice="See above.", shown=True)

@@ -9,15 +9,25 @@ from uchuu_core.answers.terms import Task as Task
 from uchuu_core.answers.terms import Verdict as Verdict
 from uchuu_core.failures import BadRequest, TooLarge
 from uchuu_core.lawbook.says import Says
-from uchuu_core.lawbook.spelling import Spelling
+from uchuu_core.lawbook.spelling import Removing, Spelling, Undoing
 from uchuu_core.notation import read
 from uchuu_core.notation.brackets import Juxtaposition
 from uchuu_core.notation.tokens import Decimal
+from uchuu_core.notation.units import quoted, units_in
 from uchuu_core.requests import read_record
 from uchuu_core.tree.nodes import Line
 
 Density = Literal["fine", "board", "key"]
 Radicals = Literal["any", "non-negative"]
+NoRealRoot = Literal["no-solution", "complex"]
+PlusMinus = Literal["written-out", "kept", "split"]
+Fractions = Literal["improper", "mixed"]
+Numerators = Literal["expanded", "factored"]
+Domains = Literal["except", "set-builder", "interval"]
+Powers = Literal["worked-out", "small", "left"]
+Checks = Literal["every", "where-needed", "none"]
+POWERS_UP_TO: dict[Powers, int] = {"worked-out": limits.LARGEST_POWER, "small": 1000, "left": 0}
+"""The largest number that a power in an answer is worked out to."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,6 +41,18 @@ class House:
         radicals: what letters under even roots may be; ``any`` makes √(x²) an absolute value.
         methods: the schools taught, the contract's names: taken before others where they apply.
         spelling: how sentences are spelt: rationalize and factor, or rationalise and factorise.
+        no_real_root: what is answered where a polynomial equation has no real solution: that, or the complex ones.
+        plus_minus: two solutions with a root: each written out at the end, left as ±, or ± split as soon as a
+            root is taken.
+        fractions: how a number above 1 is answered: as an improper fraction, or as a mixed number.
+        numerators: the top of an answer over letters: brackets multiplied out (one alone stays), or all in factors;
+            the bottom stays in factors.
+        domains: how a domain is written.
+        powers: which powers of numbers in an answer are worked out: all, those up to 1000, or none.
+        removing, undoing: which words are said: see ``lawbook.spelling``.
+        checks: which checks are asked for, of keys and of papers: every one, those that may throw an answer out, none.
+
+    A right answer in another school's form stays right; only what is written by us follows the rules.
     """
 
     juxtaposition: Juxtaposition = "equal"
@@ -39,6 +61,24 @@ class House:
     radicals: Radicals = "any"
     methods: tuple[str, ...] = ()
     spelling: Spelling = "us"
+    no_real_root: NoRealRoot = "no-solution"
+    plus_minus: PlusMinus = "written-out"
+    fractions: Fractions = "improper"
+    numerators: Numerators = "expanded"
+    domains: Domains = "except"
+    powers: Powers = "worked-out"
+    removing: Removing = "divide-out"
+    undoing: Undoing = "inverse"
+    checks: Checks = "every"
+
+    @property
+    def powers_up_to(self) -> int:
+        """The largest number that a power in an answer is worked out to."""
+        return POWERS_UP_TO[self.powers]
+
+
+AS_USUAL = House()
+"""The rules of a house that has chosen nothing."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,6 +135,7 @@ class Problem:
     def read(self, text: str, unknown: str | None = None) -> Line:
         """Return *text* read under the problem's house rules (``read``'s failures)."""
         house = self.house
+        text = quoted(text, units_in(self.given))
         return read(text, None, house.juxtaposition, house.decimal, unknown or self.variable)
 
 

@@ -18,6 +18,8 @@ LARGEST_DEGREE = 10_000_000
 """Degree that a power of one term may reach."""
 DEGREE = 400
 """Degree up to which sums are raised, factored and solved."""
+LARGEST_POWER = 10**12
+"""Powers of numbers with a greater value are left as powers, in whatever house."""
 ROOT_INDEX = 60
 LETTERS = 12
 LINES = 200

@@ -6,7 +6,7 @@ from typing import Any, get_type_hints
 
 from uchuu_core.answers.forked import ForkPath, Mistake
 from uchuu_core.answers.invented import Invented
-from uchuu_core.answers.made import Climb, Examined, FamilyProblem
+from uchuu_core.answers.made import Climb, Contrast, Examined, FamilyProblem
 from uchuu_core.answers.marked import Marked, Scheme
 from uchuu_core.answers.proofed import ProofItem
 from uchuu_core.answers.sentences import Notations
@@ -23,7 +23,7 @@ from uchuu_core.gathering.facts import facts
 from uchuu_core.inspecting.ambiguity import ambiguities
 from uchuu_core.inspecting.problem import inspect
 from uchuu_core.inventing.papers import Wish, invent
-from uchuu_core.lawbook.spelling import Spelling, spelled_record
+from uchuu_core.lawbook.spelling import Wording, worded_record
 from uchuu_core.marking.mark import Marking, mark
 from uchuu_core.marking.scheme import scheme
 from uchuu_core.notation import mathml, plain, read, shown, typst
@@ -32,6 +32,7 @@ from uchuu_core.placing.place import place
 from uchuu_core.proofing.items import Key, KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
 from uchuu_core.requests import read_record
+from uchuu_core.telling.contrast import contrast
 from uchuu_core.telling.tell import tell
 from uchuu_core.twinning.asked import twin
 from uchuu_core.twinning.climbs import climb
@@ -135,6 +136,7 @@ OPERATIONS: dict[str, Operation] = {
     "choices": _of_problem(choices),
     "climb": Operation(_climb, Climb),
     "compare": Operation(lambda r: compare(problem_from(r), *r["methods"]), Compared),
+    "contrast": Operation(lambda r: contrast(str(r["error"])), Contrast),
     "examine": Operation(_examine, Examined),
     "facts": _of_problem(facts),
     "family": Operation(_family, FamilyProblem),
@@ -149,9 +151,9 @@ OPERATIONS: dict[str, Operation] = {
 }
 
 
-def _spelling(record: dict[str, Any]) -> Spelling:
+def _wording(record: dict[str, Any]) -> Wording:
     house = record.get("house")
-    return "uk" if isinstance(house, dict) and house.get("spelling") == "uk" else "us"
+    return Wording.of(house if isinstance(house, dict) else {})
 
 
 def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
@@ -164,7 +166,7 @@ def answer(operation: str, record: dict[str, Any]) -> dict[str, Any]:
     try:
         if not isinstance(record, dict):
             raise BadRequest("A request is one JSON object a line.")
-        return spelled_record(asked(record), _spelling(record))  # type: ignore[no-any-return]
+        return worded_record(asked(record), _wording(record))  # type: ignore[no-any-return]
     except Failure as failure:
         return {"failure": failure.as_record()}
     except RecursionError:

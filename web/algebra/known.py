@@ -20,7 +20,7 @@ from algebra.turns import Busy
 
 
 @lru_cache(maxsize=1)
-def _core() -> str:
+def core() -> str:
     """Return a digest of the core's code and words."""
     folder = Path(uchuu_core.__file__).parent
     found = hashlib.sha256()
@@ -32,7 +32,7 @@ def _core() -> str:
 
 def digest_of(operation: str, record: dict[str, Any]) -> str:
     """Return the key under which the answer to a question is kept."""
-    question = json.dumps([_core(), operation, record], sort_keys=True, ensure_ascii=False)
+    question = json.dumps([core(), operation, record], sort_keys=True, ensure_ascii=False)
     return hashlib.sha256(question.encode()).hexdigest()
 
 

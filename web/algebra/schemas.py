@@ -4,6 +4,20 @@ from typing import Annotated, Literal
 
 from ninja import Field, Schema
 from uchuu_core.answers.terms import Task
+from uchuu_core.contract import (
+    Checks,
+    Density,
+    Domains,
+    Fractions,
+    NoRealRoot,
+    Numerators,
+    PlusMinus,
+    Powers,
+    Radicals,
+)
+from uchuu_core.lawbook.spelling import Removing, Undoing
+from uchuu_core.notation.brackets import Juxtaposition
+from uchuu_core.notation.tokens import Decimal
 
 Numbers = Literal["real", "complex"]
 Form = Annotated[str, Field(max_length=60)]
@@ -23,11 +37,20 @@ class Text(Schema):
 class OwnRules(Schema):
     """House rules of one example, where they differ from the teacher's."""
 
-    juxtaposition: Literal["equal", "tighter"] | None = None
-    decimal: Literal["point", "comma"] | None = None
-    density: Literal["fine", "board", "key"] | None = None
-    radicals: Literal["any", "non-negative"] | None = None
+    juxtaposition: Juxtaposition | None = None
+    decimal: Decimal | None = None
+    density: Density | None = None
+    radicals: Radicals | None = None
     methods: list[Method] | None = Field(default=None, max_length=20)
+    no_real_root: NoRealRoot | None = None
+    plus_minus: PlusMinus | None = None
+    fractions: Fractions | None = None
+    numerators: Numerators | None = None
+    domains: Domains | None = None
+    powers: Powers | None = None
+    removing: Removing | None = None
+    undoing: Undoing | None = None
+    checks: Checks | None = None
 
 
 class ProblemIn(Schema):

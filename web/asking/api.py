@@ -12,6 +12,7 @@ from django.http import HttpRequest, HttpResponse
 from errors.queries import for_core as own_errors
 from house.queries import for_core as house_rules
 from ninja import Router
+from uchuu_core.lawbook.spelling import Wording
 from uchuu_core.operations import OPERATIONS
 
 from asking.catalogue import catalogue
@@ -133,4 +134,4 @@ def tell(request: HttpRequest, body: ProblemIn) -> HttpResponse:
 @router.get("/errors", response=list[ErrorEntry])
 def errors(request: HttpRequest) -> list[ErrorEntry]:
     """Return the error catalogue in its order."""
-    return list(catalogue(house_rules(teacher_of(request))["spelling"]))
+    return list(catalogue(Wording.of(house_rules(teacher_of(request)))))

@@ -68,7 +68,7 @@ class ClassOut(Schema):
 def listed(request: HttpRequest, *, archived: bool = False) -> QuerySet[SchoolClass]:
     """Return the teacher's classes, the newest year first."""
     found = SchoolClass.objects.filter(teacher=teacher_of(request), deleted__isnull=not archived)
-    return found.annotate(size=Count("students"))
+    return found.annotate(size=Count("students")).order_by("-year", "title", "id")
 
 
 @router.post("", response={201: ClassOut, **_REFUSALS})

@@ -13,6 +13,9 @@ from giving.api import router as giving
 from house.api import router as house
 from jobs.api import router as jobs
 from keeping.api import router as keeping
+from lessons.api import router as lessons
+from log.api import router as log
+from log.api import today_router
 from ninja import NinjaAPI
 from papers.endpoints import going_out, sittings, works
 from proofs.api import router as proofs
@@ -41,4 +44,7 @@ for router in (sittings.router, works.router, going_out.router):
     api.add_router("/sittings", router, tags=["sittings"])
 api.add_router("/deliveries", deliveries, tags=["deliveries"])
 api.add_router("/scans", scans, tags=["scans"])
+api.add_router("/lessons", lessons, tags=["lessons"])
+api.add_router("/log", log, tags=["log"])
+api.add_router("/today", today_router, tags=["log"])
 api.add_router("/proofs", proofs, tags=["proofs"])

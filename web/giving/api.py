@@ -11,7 +11,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 from sets.queries import one_of
 
-from giving.files import file_reply
+from giving.files import WORKBOOK, file_reply
 from giving.records import Density, Room, What, Wish
 from giving.sheets import sheet_of, sheets_of
 from giving.writers.documents import document_of
@@ -29,7 +29,6 @@ _FLAT = {
     "tex": (latex_source, "application/x-tex"),
     "html": (html_page, "text/html"),
 }
-_WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 class WishIn(Schema):
@@ -111,7 +110,7 @@ def table(request: HttpRequest, identity: UUID, ending: Literal["csv", "xlsx"]) 
         return file_reply(
             csv_table(stored).encode(), "text/csv; charset=utf-8", stored.title, "csv"
         )
-    return file_reply(workbook(stored), _WORKBOOK, stored.title, "xlsx")
+    return file_reply(workbook(stored), WORKBOOK, stored.title, "xlsx")
 
 
 @router.get("/{identity}/qti.zip")

@@ -12,7 +12,7 @@ from asking.asker import Asker
 from sets.models import ProblemSet, SetItem
 from sets.problems import asker_of
 from uchuu_core.failures import Failure
-from uchuu_core.lawbook.spelling import spelled
+from uchuu_core.lawbook.spelling import Wording, worded
 from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Feature
 
@@ -91,7 +91,7 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
     found = SheetItem(
         number,
         example.task,
-        spelled(TASKS[example.task], asker.record(example)["house"]["spelling"]),
+        worded(TASKS[example.task], Wording.of(asker.record(example)["house"])),
         math_of(example.given),
         item.instruction,
         item.marks,
@@ -152,9 +152,16 @@ def _mark(line: dict[str, Any]) -> Any:
 
 
 def _checks(asker: Asker, item: SetItem, texts: list[str]) -> list[Held]:
-    """Return each candidate of a solved equation, held against the given."""
+    """Return the candidates of a solved equation, held against the given, as far as the house asks for checks.
+
+    A candidate that fails is always shown.
+    """
     if item.example.task != "solve":
         return []
+    found = asker.ask("check", item.example, lines=texts)
+    rule = asker.record(item.example)["house"].get("checks") or "every"
+    may_add = any(line["verdict"] == "may-add" for line in found["lines"])
+    asked_for = rule == "every" or (rule == "where-needed" and may_add)
     return [
         Held(
             math_of(check["value"]),
@@ -163,7 +170,8 @@ def _checks(asker: Asker, item: SetItem, texts: list[str]) -> list[Held]:
             check["holds"],
             check["says"],
         )
-        for check in asker.ask("check", item.example, lines=texts)["checks"]
+        for check in found["checks"]
+        if asked_for or not check["holds"]
     ]
 
 

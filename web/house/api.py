@@ -1,13 +1,28 @@
 """House rules: read and set."""
 
 from dataclasses import asdict
-from typing import Any, Literal
+from typing import Any
 
 from api.auth import teacher_of
 from django.http import HttpRequest
 from ninja import Field, Router, Schema
-from uchuu_core.contract import Task
+from uchuu_core.contract import (
+    Checks,
+    Density,
+    Domains,
+    Fractions,
+    NoRealRoot,
+    Numerators,
+    PlusMinus,
+    Powers,
+    Radicals,
+    Task,
+)
+from uchuu_core.lawbook.spelling import Removing, Spelling, Undoing
+from uchuu_core.methods.conventions import CONVENTIONS
 from uchuu_core.methods.schools import SCHOOLS
+from uchuu_core.notation.brackets import Juxtaposition
+from uchuu_core.notation.tokens import Decimal
 
 from house.models import HouseRules
 from house.queries import rules_of
@@ -16,15 +31,34 @@ router = Router()
 
 
 class Rules(Schema):
-    """The teacher's conventions."""
+    """The teacher's conventions, as ``House`` of the core has them."""
 
-    juxtaposition: Literal["equal", "tighter"]
-    decimal: Literal["point", "comma"] = "point"
-    density: Literal["fine", "board", "key"]
-    radicals: Literal["any", "non-negative"]
-    spelling: Literal["us", "uk"] = "us"
+    juxtaposition: Juxtaposition = "equal"
+    decimal: Decimal = "point"
+    density: Density = "board"
+    radicals: Radicals = "any"
+    spelling: Spelling = "us"
     methods: list[str] = Field(default=[], max_length=20)
     """The methods taught: taken before others where they apply."""
+    no_real_root: NoRealRoot = "no-solution"
+    plus_minus: PlusMinus = "written-out"
+    fractions: Fractions = "improper"
+    numerators: Numerators = "expanded"
+    domains: Domains = "except"
+    powers: Powers = "worked-out"
+    removing: Removing = "divide-out"
+    undoing: Undoing = "inverse"
+    checks: Checks = "every"
+
+
+class ConventionOut(Schema):
+    """A question of the house; a problem that shows the choice, or a sentence for each choice."""
+
+    key: str
+    choices: list[str]
+    task: Task | None
+    given: str
+    says: list[str]
 
 
 class SchoolOut(Schema):
@@ -42,16 +76,22 @@ def schools(request: HttpRequest) -> list[dict[str, Any]]:
     return [asdict(school) for school in SCHOOLS]
 
 
+@router.get("/conventions", response=list[ConventionOut])
+def conventions(request: HttpRequest) -> list[dict[str, Any]]:
+    """Return the conventions among which a teacher chooses."""
+    return [asdict(convention) for convention in CONVENTIONS]
+
+
 @router.get("", response=Rules)
-def current(request: HttpRequest) -> HouseRules:
+def current(request: HttpRequest) -> dict[str, Any]:
     """Return the rules in force."""
-    return rules_of(teacher_of(request))
+    return rules_of(teacher_of(request)).for_core()
 
 
 @router.put("", response=Rules)
-def change(request: HttpRequest, body: Rules) -> HouseRules:
+def change(request: HttpRequest, body: Rules) -> dict[str, Any]:
     """Set the rules."""
     rules, _ = HouseRules.objects.update_or_create(
-        teacher=teacher_of(request), defaults=body.dict()
+        teacher=teacher_of(request), defaults={"rules": body.dict()}
     )
-    return rules
+    return rules.for_core()

@@ -13,6 +13,8 @@ from papers.table import papers_of
 from papers.versions import Versions
 from sets.models import ProblemSet
 
+from keeping.demo_lessons import load_lessons
+
 
 def load_classes(teacher: User, place: Path) -> int:
     """Store the classes of the file with their sittings and papers; return how many classes."""
@@ -37,4 +39,5 @@ def load_classes(teacher: User, place: Path) -> int:
             take_in(papers)
             if given.get("by_hand"):  # the others are marked when they are opened
                 mark(sitting)
+        load_lessons(made, record.get("lessons", []))
     return len(records)

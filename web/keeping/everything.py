@@ -16,7 +16,6 @@ from sets.models import ProblemSet
 
 FIELDS = set(ExampleIn.model_fields)
 _OWN = ("name", "before", "after", "when", "says")
-_RULES = ("juxtaposition", "decimal", "density", "radicals", "methods", "spelling")
 
 
 def everything_of(teacher: User) -> dict[str, Any]:
@@ -32,7 +31,7 @@ def everything_of(teacher: User) -> dict[str, Any]:
     return {
         "format": "uchuu-everything",
         "version": 1,
-        "house": {name: getattr(rules, name) for name in _RULES},
+        "house": rules.for_core(),
         "own_errors": [
             {name: getattr(error, name) for name in _OWN} for error in own_errors_of(teacher)
         ],

@@ -69,7 +69,7 @@ def store(job: Job) -> tuple[dict[str, int], str]:
         Refused: a set names an example that is not in the document, or there are too many units.
     """
     teacher, document = job.teacher, job.params["document"]
-    HouseRules.objects.update_or_create(teacher=teacher, defaults=document["house"])
+    HouseRules.objects.update_or_create(teacher=teacher, defaults={"rules": document["house"]})
     for error in job.results:
         OwnError.objects.create(teacher=teacher, **error)
     units = _units(teacher, document.get("units", []))

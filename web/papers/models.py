@@ -60,6 +60,8 @@ class SittingItem(models.Model):
     """The teacher's own marks, as the core's ``scheme`` has them; empty for the one that is made."""
     twin = models.JSONField(null=True, blank=True)
     """Another problem like it, for slips and redo sheets: ``given`` and ``answer``; made when first wanted."""
+    chances = models.JSONField(null=True, blank=True)
+    """Which errors can be made in it (``errors``: ids), as the core of ``core`` sees it; None: not known yet."""
 
     class Meta:
         ordering = ["version", "number"]
@@ -138,3 +140,20 @@ class Overruling(models.Model):
 
     def __str__(self) -> str:
         return f"{self.key}: {self.earned}"
+
+
+class NamedLine(models.Model):
+    """What a teacher calls the error behind a line of an item, for all papers that wrote it."""
+
+    item = models.ForeignKey(SittingItem, on_delete=models.CASCADE, related_name="named")
+    line = models.CharField(max_length=MOST_LINE)
+    """The first line that left, as it was typed."""
+    error = models.CharField(max_length=80)
+    """An error's id in the catalogue, or one made of the name."""
+    name = models.CharField(max_length=200)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["item", "line"], name="one_name_a_line")]
+
+    def __str__(self) -> str:
+        return f"{self.line}: {self.name}"

@@ -6,11 +6,11 @@ from typing import Any
 from uuid import UUID
 
 from api.failures import Refused
+from asking.shown import reading
 from classes.models import Student
 from django.contrib.auth.models import User
-from django.db.models import Count, F, QuerySet
-from uchuu_core.failures import Failure
-from uchuu_core.notation import plain, read, shown
+from django.db.models import Count, QuerySet
+from typing_extensions import TypedDict
 
 from papers.models import Overruling, Sitting, SittingItem, Work
 from papers.versions import Versions
@@ -23,7 +23,7 @@ def sittings_of(teacher: User, *, archived: bool = False) -> QuerySet[Sitting]:
         school_class__deleted=None,
         deleted__isnull=not archived,
     )
-    return found.select_related("school_class", "job", "set")
+    return found.select_related("school_class", "job", "set__unit")
 
 
 def sitting_of(teacher: User, identity: UUID | str) -> Sitting:
@@ -40,43 +40,54 @@ def sitting_of(teacher: User, identity: UUID | str) -> Sitting:
 
 def reading_of(item: SittingItem) -> dict[str, Any] | None:
     """Return how an item's problem is read, in every notation; None where it cannot be read."""
-    return _shown(item.given)
+    return reading(item.given)
 
 
-def shown_line(text: str) -> dict[str, Any]:
-    """Return a line in every notation; as words, without LaTeX, where it cannot be read."""
-    return _shown(text) or {"text": text, "latex": "", "spoken": text}
+class Cell(TypedDict):
+    """One student's work for one item at a glance; ``earned`` None: not marked yet."""
+
+    student: int
+    number: int
+    earned: int | None
+    of: int | None
+    stop: str
+    error: str
+    asks: int
+    overruled: int
 
 
-def _shown(text: str) -> dict[str, Any] | None:
-    try:
-        line = read(text)
-    except Failure:
-        return None
-    return {"text": plain(line), **shown(line)}
-
-
-def cells_of(sitting: Sitting) -> list[dict[str, Any]]:
-    """Return what the grid shows of every work, without its lines."""
+def cells_of(sitting: Sitting) -> list[Cell]:
+    """Return what the grid shows of every work, without its lines: plain rows, hundreds are read at once."""
     works = (
         Work.objects.filter(item__sitting=sitting)
-        .annotate(words=Count("overrulings"), number=F("item__number"))
-        .defer("judged", "lines")
+        .annotate(overruled=Count("overrulings"))
         .order_by("student_id", "item_id")
     )
     decided = _decided(sitting)
+    names = (
+        "student_id",
+        "item__number",
+        "earned",
+        "of",
+        "stop",
+        "error_name",
+        "asks",
+        "overruled",
+    )
     return [
         {
-            "student": work.student_id,
-            "number": work.number,
-            "earned": _with_decided(work, decided),
-            "of": work.of,
-            "stop": work.stop,
-            "error": work.error_name,
-            "asks": work.asks,
-            "overruled": work.words,
+            "student": student,
+            "number": number,
+            "earned": _with_decided(earned, of, decided.get(work, 0)),
+            "of": of,
+            "stop": stop,
+            "error": error,
+            "asks": asks,
+            "overruled": overruled,
         }
-        for work in works
+        for work, student, number, earned, of, stop, error, asks, overruled in works.values_list(
+            "pk", *names
+        )
     ]
 
 
@@ -91,21 +102,19 @@ def _decided(sitting: Sitting) -> dict[int, int]:
     return changes
 
 
-def _with_decided(work: Work, decided: dict[int, int]) -> int | None:
-    if work.earned is None:
-        return None
-    return max(0, min(work.of or 0, work.earned + decided.get(work.pk, 0)))
+def _with_decided(earned: int | None, of: int | None, change: int) -> int | None:
+    return None if earned is None else max(0, min(of or 0, earned + change))
 
 
 def table_of(sitting: Sitting) -> Iterator[list[Any]]:
     """Yield the marks as a table: a head, then a row for each code with the marks of every item."""
     versions = Versions(sitting)
     numbers = sorted({item.number for item in sitting.items.all()})
-    cells = {(cell["student"], cell["number"]): cell for cell in cells_of(sitting)}
+    earned = {(cell["student"], cell["number"]): cell["earned"] for cell in cells_of(sitting)}
     head = ["version"] if len(versions.names) > 1 else []
     yield ["code", *head, *map(str, numbers), "total"]
     for student in sitting.school_class.students.all():
-        row = [cells.get((student.pk, number), {}).get("earned") for number in numbers]
+        row = [earned.get((student.pk, number)) for number in numbers]
         yield [
             student.code,
             *([versions.of(student)] if head else []),

@@ -7,9 +7,10 @@ from classes.actions import make_class
 from classes.models import SchoolClass
 from django.contrib.auth.models import User
 from django.utils import timezone
+from lessons.records import bring_lessons_back, lessons_record, reviews_record
 
 from papers.actions.take_in import Given, take_in
-from papers.models import Overruling, Paper, Sitting, SittingItem, Work
+from papers.models import NamedLine, Overruling, Paper, Sitting, SittingItem, Work
 from papers.queries import work_record
 from papers.versions import Versions
 
@@ -17,6 +18,7 @@ _ITEM = (
     *("version", "number", "task", "given", "variable"),
     *("numbers", "form", "house", "worth", "scheme"),
 )
+_NAMED = ("line", "error", "name")
 _SITTING = ("title", "school", "accuracy_follows", "house")
 
 
@@ -33,6 +35,8 @@ def class_record(school_class: SchoolClass, *, with_marks: bool = True) -> dict[
         "aside": school_class.deleted is not None,
         "codes": [student.code for student in school_class.students.all()],
         "sittings": [sitting_record(sitting, with_marks=with_marks) for sitting in sittings],
+        "lessons": lessons_record(school_class),
+        "reviews": reviews_record(school_class),
     }
 
 
@@ -44,7 +48,7 @@ def sitting_record(sitting: Sitting, *, with_marks: bool = True) -> dict[str, An
         "date": sitting.date.isoformat(),
         "released": sitting.released.isoformat() if sitting.released else None,
         "aside": sitting.deleted is not None,
-        "items": [{name: getattr(item, name) for name in _ITEM} for item in sitting.items.all()],
+        "items": [_item(item) for item in sitting.items.prefetch_related("named")],
         "versions": {
             paper.student.code: paper.version
             for paper in sitting.papers.select_related("student").order_by("student__position")
@@ -56,6 +60,11 @@ def sitting_record(sitting: Sitting, *, with_marks: bool = True) -> dict[str, An
             )
         ],
     }
+
+
+def _item(item: SittingItem) -> dict[str, Any]:
+    named = [{name: getattr(one, name) for name in _NAMED} for one in item.named.all()]
+    return {**{name: getattr(item, name) for name in _ITEM}, "named": named}
 
 
 def _paper(work: Work, *, with_marks: bool) -> dict[str, Any]:
@@ -88,6 +97,7 @@ def bring_class_back(teacher: User, record: dict[str, Any]) -> None:
     made.save(update_fields=["deleted"])
     for one in record["sittings"]:
         _bring_sitting_back(made, one)
+    bring_lessons_back(made, record.get("lessons", []), record.get("reviews"))
 
 
 def _bring_sitting_back(school_class: SchoolClass, record: dict[str, Any]) -> None:
@@ -99,9 +109,11 @@ def _bring_sitting_back(school_class: SchoolClass, record: dict[str, Any]) -> No
         deleted=timezone.now() if record["aside"] else None,
         **{name: record[name] for name in _SITTING},
     )
-    SittingItem.objects.bulk_create(
-        SittingItem(sitting=sitting, **item) for item in record["items"]
-    )
+    for item in record["items"]:
+        kept = SittingItem.objects.create(
+            sitting=sitting, **{name: item[name] for name in _ITEM if name in item}
+        )
+        NamedLine.objects.bulk_create(NamedLine(item=kept, **one) for one in item.get("named", []))
     students = {student.code: student for student in school_class.students.all()}
     Paper.objects.bulk_create(
         Paper(sitting=sitting, student=students[code], version=version)

@@ -14,7 +14,7 @@ from uchuu_core.answers.sentences import LawLine, Mathematics, Reading
 from uchuu_core.limits import MOST_WORTH, SCHEME_MARKS
 
 from papers.models import MOST_LINE, MOST_LINES, Sitting, SittingItem
-from papers.queries import reading_of
+from papers.queries import Cell, reading_of
 
 Line = Annotated[str, Field(max_length=MOST_LINE)]
 
@@ -55,11 +55,18 @@ class SittingRow(Schema):
     date: date
     school_class: str
     class_id: UUID
+    unit: str
 
     @staticmethod
     def resolve_school_class(sitting: Sitting) -> str:
         """Name the class."""
         return sitting.school_class.title
+
+    @staticmethod
+    def resolve_unit(sitting: Sitting) -> str:
+        """Name the unit of the course that its set is filed under; empty where there is none."""
+        unit = sitting.set.unit if sitting.set else None
+        return unit.title if unit else ""
 
     @staticmethod
     def resolve_class_id(sitting: Sitting) -> UUID:
@@ -85,19 +92,6 @@ class GivenItem(Schema):
         return reading_of(item)
 
 
-class CellOut(Schema):
-    """One student's work for one item at a glance; ``earned`` None: not marked yet."""
-
-    student: int
-    number: int
-    earned: int | None
-    of: int | None
-    stop: str
-    error: str
-    asks: int
-    overruled: int
-
-
 class GridOut(Schema):
     """A sitting: its items across, its codes down, what stands in each cell, and the marking's job.
 
@@ -115,7 +109,7 @@ class GridOut(Schema):
     had: dict[int, str]
     items: list[GivenItem]
     students: list[StudentOut]
-    cells: list[CellOut]
+    cells: list[Cell]
     job: JobOut | None
 
 
@@ -202,15 +196,6 @@ class PaperOut(Schema):
     works: list[WorkOut]
 
 
-class ItemPlaced(Schema):
-    """One item with the class on its spine: the codes of those who answered, and their answers placed."""
-
-    item: GivenItem
-    versions: list[str]
-    codes: list[str]
-    placed: Placed
-
-
 class SlipEntry(Schema):
     """Where one item first left: the line, the right one in its place, what to say, one twin to try.
 
@@ -288,3 +273,68 @@ class DecisionIn(Schema):
     earned: int | None
     why: str = Field(default="", max_length=300)
     alike: bool = False
+
+
+class SpineStop(Reading):
+    """A line of the worked example, and how many passed it."""
+
+    passed: int
+
+
+class SpineEnd(Reading):
+    """What papers ended in, and how many."""
+
+    count: int
+
+
+class SpineLeaving(Schema):
+    """Papers that left after the same stop by the same error (or, without a name, by the same line).
+
+    ``wrote``: all lines by which they left; ``parallel``: how many of them went on without another error.
+    """
+
+    after: int
+    error: str
+    name: str
+    line: Reading
+    wrote: list[Reading]
+    ends: list[SpineEnd]
+    parallel: int
+    students: list[int]
+
+
+class SpineOut(Schema):
+    """One item with the class on one spine; students by their numbers."""
+
+    stops: list[SpineStop]
+    leavings: list[SpineLeaving]
+    unexplained: list[SpineLeaving]
+    stopped: list[SpineLeaving]
+    arrived: list[int]
+    others: list[int]
+    luck: list[int]
+    undecided: list[int]
+    waiting: int
+    of: int
+
+
+class ItemPlaced(Schema):
+    """One item with the class on its spine.
+
+    ``codes`` and ``placed``: of those who gave an answer without lines, placed on the worked example.
+    """
+
+    item: GivenItem
+    versions: list[str]
+    students: list[StudentOut]
+    spine: SpineOut
+    codes: list[str]
+    placed: Placed
+
+
+class NameIn(Schema):
+    """What the teacher calls the error behind a line; empty: as it was named."""
+
+    version: str = ""
+    line: Line
+    name: str = Field(max_length=200)

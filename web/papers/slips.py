@@ -2,8 +2,10 @@
 
 from typing import Any
 
+from asking.shown import shown_line
+
 from papers.models import Sitting, SittingItem, Work
-from papers.queries import cells_of, shown_line
+from papers.queries import cells_of
 from papers.twins import twin_of
 
 MOST = 3

@@ -12,7 +12,7 @@ from giving.writers.paper import pdf
 from papers.models import Sitting, SittingItem
 from papers.versions import Versions
 from uchuu_core.failures import Failure
-from uchuu_core.lawbook.spelling import spelled
+from uchuu_core.lawbook.spelling import Wording, worded
 
 from scans.marks import PageMark
 
@@ -72,7 +72,7 @@ def _item(sitting: Sitting, item: SittingItem) -> SheetItem:
         found = SheetItem(
             item.number,
             item.task,
-            spelled(TASKS[item.task], house["spelling"]),
+            worded(TASKS[item.task], Wording.of(house)),
             math_of(item.given),
             marks=item.worth,
         )

@@ -166,6 +166,8 @@ class Made(Schema):
     set: SetOut
     added: int
     refused: list[str]
+    keeps: list[str]
+    """What twins keep of their original."""
 
 
 class VersionsIn(Schema):

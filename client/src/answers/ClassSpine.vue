@@ -83,55 +83,9 @@ h3 {
 p {
   margin: 0 0 var(--space-2);
 }
-/* the spine goes on at the left of those who leave it */
-ul {
-  position: relative;
-  display: grid;
-  grid-template-columns: var(--spine-columns);
-  column-gap: var(--space-3);
-  list-style: none;
-  margin: 0;
-  padding: 0 var(--space-2);
-}
-ul::before {
-  content: '';
-  grid-column: 3;
-  grid-row: 1 / span 40;
-  justify-self: center;
-  border-left: 2px solid var(--ink);
-}
-li {
-  position: relative;
-  grid-column: 4 / -1;
-  display: grid;
-  grid-template-columns: 1.6rem minmax(0, 1fr);
-  gap: 0 var(--space-2);
-  align-items: center;
-  padding: var(--space-2) 0;
-  break-inside: avoid;
-}
-/* bends off the spine to its stop */
-li::before {
-  content: '';
-  position: absolute;
-  left: calc(0px - var(--space-3) - var(--spine-width) / 2);
-  top: -0.3rem;
-  width: calc(var(--space-3) + var(--spine-width) / 2);
-  height: 1.7rem;
-  border-left: 2px solid var(--leave-soft);
-  border-bottom: 2px solid var(--leave-soft);
-  border-bottom-left-radius: 1.1rem;
-}
-.small {
-  position: relative;
-  width: 1.5rem;
-  height: 1.5rem;
-}
-.says {
-  grid-column: 2;
-  font-size: var(--type-note);
-}
 b {
   color: var(--leave);
 }
 </style>
+<style scoped src="./leaving-list.css"></style>
+<style scoped src="./leaving.css"></style>

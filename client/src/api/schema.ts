@@ -752,6 +752,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/house/conventions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Conventions
+         * @description Return the conventions among which a teacher chooses.
+         */
+        get: operations["house_api_conventions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house": {
         parameters: {
             query?: never;
@@ -1600,6 +1620,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{identity}/items/{number}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Name
+         * @description Name the error behind a line, for all papers that wrote it.
+         */
+        put: operations["papers_endpoints_sittings_name"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{identity}/items/{number}/scheme": {
         parameters: {
             query?: never;
@@ -2012,6 +2052,522 @@ export interface paths {
          * @description Return a copy for each code, every page with its mark, as one PDF document.
          */
         get: operations["scans_api_handouts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lessons
+         * @description Return the teacher's lessons, the latest first.
+         */
+        get: operations["lessons_api_lessons"];
+        put?: never;
+        /**
+         * Make
+         * @description Plan a lesson from a set, or from nothing.
+         */
+        post: operations["lessons_api_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/reviews/{school_class}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Reviews
+         * @description Return after how many days reviews come back to a class, and its free days.
+         */
+        get: operations["lessons_api_reviews"];
+        /**
+         * Change Reviews
+         * @description Change the days of a class's reviews, and its free days.
+         */
+        put: operations["lessons_api_change_reviews"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return a lesson with its plan and what was held of it.
+         */
+        get: operations["lessons_api_one"];
+        /**
+         * Change
+         * @description Store a change of the plan.
+         */
+        put: operations["lessons_api_change"];
+        post?: never;
+        /**
+         * Put Aside
+         * @description Put a lesson aside; ``for_good``: delete one that was put aside.
+         */
+        delete: operations["lessons_api_put_aside"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring a lesson back.
+         */
+        post: operations["lessons_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/items/{item}/more": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * More
+         * @description Put twins of an item behind it.
+         */
+        post: operations["lessons_api_more"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/warm-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Warm
+         * @description Put what is due for review at the beginning, as twins.
+         */
+        post: operations["lessons_api_warm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Due
+         * @description Return what is due for review on the lesson's day and not in it yet.
+         */
+        get: operations["lessons_api_due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/first-moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * First Moves
+         * @description Return what is done first to each item.
+         */
+        get: operations["lessons_api_first_moves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin
+         * @description Begin the lesson, or go on with it.
+         */
+        post: operations["lessons_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/items/{item}/held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Held
+         * @description Store what was held of an item until now.
+         */
+        put: operations["lessons_api_held"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End
+         * @description End the lesson where it is.
+         */
+        post: operations["lessons_api_end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/carry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Carry
+         * @description Plan what was not reached for another day.
+         */
+        post: operations["lessons_api_carry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/desk.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Desk
+         * @description Return the plan as one page for the desk.
+         */
+        get: operations["lessons_api_desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{identity}/first-moves.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Moves
+         * @description Return “first moves” as an exercise: each problem with room for its first line, and a key.
+         */
+        get: operations["lessons_api_moves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/example/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Before
+         * @description Return what classes did at the forks of an example.
+         */
+        get: operations["log_api_before"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/own-slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Slips
+         * @description Return the teacher's own slips: what was crossed out, and corrected keys.
+         */
+        get: operations["log_api_slips"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Log
+         * @description Return the log of a class; what could have gone wrong where is learnt meanwhile.
+         */
+        get: operations["log_api_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Next
+         * @description Return what to teach again next.
+         */
+        get: operations["log_api_next_"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/unnamed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Unnamed
+         * @description Return the lines by which papers of a class left without a known error.
+         */
+        get: operations["log_api_unnamed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/taught": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Taught
+         * @description Return what was taught again, and when its reviews are due.
+         */
+        get: operations["log_api_taught"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Again
+         * @description Put an error into a lesson or a set, to be taught again.
+         */
+        post: operations["log_api_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/errors/{error}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Behind
+         * @description Return the papers behind a figure: each item in which the error was made.
+         */
+        get: operations["log_api_behind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/students/{student}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Code
+         * @description Return the log of one code.
+         */
+        get: operations["log_api_code"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{identity}/log.{ending}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * File
+         * @description Return the log as a file.
+         */
+        get: operations["log_api_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Today
+         * @description Return what a teacher has before them on a day: the browser's own.
+         */
+        get: operations["log_api_today"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2454,7 +3010,16 @@ export interface components {
              *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
-             *       "methods": null
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
              *     }
              */
             house: components["schemas"]["OwnRules"];
@@ -2503,6 +3068,24 @@ export interface components {
             radicals?: ("any" | "non-negative") | null;
             /** Methods */
             methods?: string[] | null;
+            /** No Real Root */
+            no_real_root?: ("no-solution" | "complex") | null;
+            /** Plus Minus */
+            plus_minus?: ("written-out" | "kept" | "split") | null;
+            /** Fractions */
+            fractions?: ("improper" | "mixed") | null;
+            /** Numerators */
+            numerators?: ("expanded" | "factored") | null;
+            /** Domains */
+            domains?: ("except" | "set-builder" | "interval") | null;
+            /** Powers */
+            powers?: ("worked-out" | "small" | "left") | null;
+            /** Removing */
+            removing?: ("divide-out" | "cancel") | null;
+            /** Undoing */
+            undoing?: ("inverse" | "undo") | null;
+            /** Checks */
+            checks?: ("every" | "where-needed" | "none") | null;
         };
         /**
          * ExampleIn
@@ -2546,7 +3129,16 @@ export interface components {
              *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
-             *       "methods": null
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
              *     }
              */
             house: components["schemas"]["OwnRules"];
@@ -2678,7 +3270,16 @@ export interface components {
              *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
-             *       "methods": null
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
              *     }
              */
             house: components["schemas"]["OwnRules"];
@@ -4120,12 +4721,29 @@ export interface components {
             methods: string[];
         };
         /**
+         * ConventionOut
+         * @description A question of the house; a problem that shows the choice, or a sentence for each choice.
+         */
+        ConventionOut: {
+            /** Key */
+            key: string;
+            /** Choices */
+            choices: string[];
+            /** Task */
+            task: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
+            /** Given */
+            given: string;
+            /** Says */
+            says: string[];
+        };
+        /**
          * Rules
-         * @description The teacher's conventions.
+         * @description The teacher's conventions, as ``House`` of the core has them.
          */
         Rules: {
             /**
              * Juxtaposition
+             * @default equal
              * @enum {string}
              */
             juxtaposition: "equal" | "tighter";
@@ -4137,11 +4755,13 @@ export interface components {
             decimal: "point" | "comma";
             /**
              * Density
+             * @default board
              * @enum {string}
              */
             density: "fine" | "board" | "key";
             /**
              * Radicals
+             * @default any
              * @enum {string}
              */
             radicals: "any" | "non-negative";
@@ -4156,6 +4776,60 @@ export interface components {
              * @default []
              */
             methods: string[];
+            /**
+             * No Real Root
+             * @default no-solution
+             * @enum {string}
+             */
+            no_real_root: "no-solution" | "complex";
+            /**
+             * Plus Minus
+             * @default written-out
+             * @enum {string}
+             */
+            plus_minus: "written-out" | "kept" | "split";
+            /**
+             * Fractions
+             * @default improper
+             * @enum {string}
+             */
+            fractions: "improper" | "mixed";
+            /**
+             * Numerators
+             * @default expanded
+             * @enum {string}
+             */
+            numerators: "expanded" | "factored";
+            /**
+             * Domains
+             * @default except
+             * @enum {string}
+             */
+            domains: "except" | "set-builder" | "interval";
+            /**
+             * Powers
+             * @default worked-out
+             * @enum {string}
+             */
+            powers: "worked-out" | "small" | "left";
+            /**
+             * Removing
+             * @default divide-out
+             * @enum {string}
+             */
+            removing: "divide-out" | "cancel";
+            /**
+             * Undoing
+             * @default inverse
+             * @enum {string}
+             */
+            undoing: "inverse" | "undo";
+            /**
+             * Checks
+             * @default every
+             * @enum {string}
+             */
+            checks: "every" | "where-needed" | "none";
         };
         /**
          * UnitOut
@@ -4386,7 +5060,16 @@ export interface components {
              *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
-             *       "methods": null
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
              *     }
              */
             house: components["schemas"]["OwnRules"];
@@ -4448,7 +5131,16 @@ export interface components {
              *       "decimal": null,
              *       "density": null,
              *       "radicals": null,
-             *       "methods": null
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
              *     }
              */
             house: components["schemas"]["OwnRules"];
@@ -4523,6 +5215,8 @@ export interface components {
             added: number;
             /** Refused */
             refused: string[];
+            /** Keeps */
+            keeps: string[];
         };
         /**
          * TwinsIn
@@ -4802,12 +5496,14 @@ export interface components {
              * Format: uuid
              */
             class_id: string;
+            /** Unit */
+            unit: string;
         };
         /**
-         * CellOut
+         * Cell
          * @description One student's work for one item at a glance; ``earned`` None: not marked yet.
          */
-        CellOut: {
+        Cell: {
             /** Student */
             student: number;
             /** Number */
@@ -4887,7 +5583,7 @@ export interface components {
             /** Students */
             students: components["schemas"]["StudentOut"][];
             /** Cells */
-            cells: components["schemas"]["CellOut"][];
+            cells: components["schemas"]["Cell"][];
             job: components["schemas"]["JobOut"] | null;
         };
         /**
@@ -4962,15 +5658,114 @@ export interface components {
         };
         /**
          * ItemPlaced
-         * @description One item with the class on its spine: the codes of those who answered, and their answers placed.
+         * @description One item with the class on its spine.
+         *
+         *     ``codes`` and ``placed``: of those who gave an answer without lines, placed on the worked example.
          */
         ItemPlaced: {
             item: components["schemas"]["GivenItem"];
             /** Versions */
             versions: string[];
+            /** Students */
+            students: components["schemas"]["StudentOut"][];
+            spine: components["schemas"]["SpineOut"];
             /** Codes */
             codes: string[];
             placed: components["schemas"]["Placed"];
+        };
+        /**
+         * SpineEnd
+         * @description What papers ended in, and how many.
+         */
+        SpineEnd: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * SpineLeaving
+         * @description Papers that left after the same stop by the same error (or, without a name, by the same line).
+         *
+         *     ``wrote``: all lines by which they left; ``parallel``: how many of them went on without another error.
+         */
+        SpineLeaving: {
+            /** After */
+            after: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            line: components["schemas"]["Reading"];
+            /** Wrote */
+            wrote: components["schemas"]["Reading"][];
+            /** Ends */
+            ends: components["schemas"]["SpineEnd"][];
+            /** Parallel */
+            parallel: number;
+            /** Students */
+            students: number[];
+        };
+        /**
+         * SpineOut
+         * @description One item with the class on one spine; students by their numbers.
+         */
+        SpineOut: {
+            /** Stops */
+            stops: components["schemas"]["SpineStop"][];
+            /** Leavings */
+            leavings: components["schemas"]["SpineLeaving"][];
+            /** Unexplained */
+            unexplained: components["schemas"]["SpineLeaving"][];
+            /** Stopped */
+            stopped: components["schemas"]["SpineLeaving"][];
+            /** Arrived */
+            arrived: number[];
+            /** Others */
+            others: number[];
+            /** Luck */
+            luck: number[];
+            /** Undecided */
+            undecided: number[];
+            /** Waiting */
+            waiting: number;
+            /** Of */
+            of: number;
+        };
+        /**
+         * SpineStop
+         * @description A line of the worked example, and how many passed it.
+         */
+        SpineStop: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /** Passed */
+            passed: number;
+        };
+        /**
+         * NameIn
+         * @description What the teacher calls the error behind a line; empty: as it was named.
+         */
+        NameIn: {
+            /**
+             * Version
+             * @default
+             */
+            version: string;
+            /** Line */
+            line: string;
+            /** Name */
+            name: string;
         };
         /**
          * SchemeMark
@@ -5358,6 +6153,914 @@ export interface components {
              * @enum {integer}
              */
             turn: 0 | 90 | 180 | 270;
+        };
+        /**
+         * LessonRow
+         * @description A lesson in the list; ``reached`` of ``count`` items.
+         */
+        LessonRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /**
+             * Class Id
+             * Format: uuid
+             */
+            class_id: string;
+            /** School Class */
+            school_class: string;
+            /** Begun */
+            begun: string | null;
+            /** Ended */
+            ended: string | null;
+            /** Count */
+            count: number;
+            /** Reached */
+            reached: number;
+            /** Unit */
+            unit: string;
+        };
+        /**
+         * HandsIn
+         * @description What the class predicted after a line.
+         */
+        HandsIn: {
+            /** After */
+            after: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "choices" | "fork";
+            /** Counts */
+            counts: components["schemas"]["Raised"][];
+        };
+        /**
+         * OpenedIn
+         * @description A fork that was opened.
+         */
+        OpenedIn: {
+            /** After */
+            after: number;
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * PlanItem
+         * @description One item of a plan, and what was held of it.
+         *
+         *     ``estimated``: minutes; ``like``: the place of an earlier item of its structure; ``drop``: goes first when
+         *     time runs out.
+         */
+        PlanItem: {
+            /** Id */
+            id: number;
+            /** Example */
+            example: string | null;
+            /** Title */
+            title: string;
+            /** Task */
+            task: string;
+            /** Given */
+            given: string;
+            reads: components["schemas"]["Reading"] | null;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "shown" | "tried" | "homework" | "spare" | "skipped";
+            /** Note */
+            note: string;
+            /** Star */
+            star: boolean;
+            /** First Move */
+            first_move: string;
+            /** Minutes */
+            minutes: number | null;
+            /** Estimated */
+            estimated: number;
+            /** Lines */
+            lines: number;
+            /** Like */
+            like: number | null;
+            /** Drop */
+            drop: boolean;
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "" | "reteach" | "review" | "exit";
+            /** Error */
+            error: string;
+            /** Error Name */
+            error_name: string;
+            /** Held */
+            held: string | null;
+            /** Done */
+            done: boolean;
+            /** Seconds */
+            seconds: number;
+            /** Shown */
+            shown: number;
+            /** Of */
+            of: number;
+            /** Hands */
+            hands: components["schemas"]["HandsIn"][];
+            /** Forks */
+            forks: components["schemas"]["OpenedIn"][];
+        };
+        /**
+         * PlanOut
+         * @description A lesson with its items; ``takes``: minutes in all; ``a_line``: seconds that a line takes this teacher.
+         */
+        PlanOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Minutes */
+            minutes: number;
+            /** Note */
+            note: string;
+            /** Unit */
+            unit: string | null;
+            /**
+             * Class Id
+             * Format: uuid
+             */
+            class_id: string;
+            /** School Class */
+            school_class: string;
+            /** Set */
+            set: string | null;
+            /** Set Title */
+            set_title: string;
+            /** Carried From */
+            carried_from: string | null;
+            /** Carried To */
+            carried_to: string | null;
+            /** Begun */
+            begun: string | null;
+            /** Ended */
+            ended: string | null;
+            /** Takes */
+            takes: number;
+            /** A Line */
+            a_line: number;
+            /** Items */
+            items: components["schemas"]["PlanItem"][];
+        };
+        /**
+         * Raised
+         * @description One answer of a show of hands, and how many chose it.
+         */
+        Raised: {
+            /** Label */
+            label: string;
+            /** Text */
+            text: string;
+            /**
+             * Latex
+             * @default
+             */
+            latex: string;
+            /**
+             * Right
+             * @default false
+             */
+            right: boolean;
+            /**
+             * Error
+             * @default
+             */
+            error: string;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Count
+             * @default 0
+             */
+            count: number;
+        };
+        /**
+         * LessonIn
+         * @description A lesson to be planned: from a set, or from nothing.
+         */
+        LessonIn: {
+            /**
+             * School Class
+             * Format: uuid
+             */
+            school_class: string;
+            /** Set */
+            set?: string | null;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes: number;
+        };
+        /**
+         * ReviewDays
+         * @description After how many days what was taught again comes back; ``free``: days without lessons, first and last.
+         */
+        ReviewDays: {
+            /** Days */
+            days: number[];
+            /**
+             * Free
+             * @default []
+             */
+            free: [
+                string,
+                string
+            ][];
+        };
+        /**
+         * StalePlan
+         * @description The plan was changed elsewhere since; ``current``: as it is.
+         */
+        StalePlan: {
+            /** Code */
+            code: string;
+            /** Message */
+            message: string;
+            current: components["schemas"]["PlanOut"];
+        };
+        /**
+         * PlanIn
+         * @description A plan as it was changed, on the version that was seen.
+         */
+        PlanIn: {
+            /** Version */
+            version: number;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Minutes */
+            minutes: number;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Unit */
+            unit?: string | null;
+            /** Items */
+            items: components["schemas"]["PlanItemIn"][];
+        };
+        /**
+         * PlanItemIn
+         * @description One item of a plan; ``id`` None: new.
+         */
+        PlanItemIn: {
+            /** Id */
+            id?: number | null;
+            /** Example */
+            example?: string | null;
+            /**
+             * Role
+             * @default shown
+             * @enum {string}
+             */
+            role: "shown" | "tried" | "homework" | "spare" | "skipped";
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Star
+             * @default false
+             */
+            star: boolean;
+            /**
+             * First Move
+             * @default
+             */
+            first_move: string;
+            /** Minutes */
+            minutes?: number | null;
+        };
+        /**
+         * MoreMade
+         * @description The lesson after items were put in, how many, and why others could not be made.
+         */
+        MoreMade: {
+            lesson: components["schemas"]["PlanOut"];
+            /** Added */
+            added: number;
+            /** Refused */
+            refused: string[];
+        };
+        /**
+         * MoreIn
+         * @description How many more like an item.
+         */
+        MoreIn: {
+            /**
+             * Count
+             * @default 2
+             */
+            count: number;
+        };
+        /**
+         * FirstMove
+         * @description What is done first to an item of a lesson, as the core works it; empty where it cannot.
+         */
+        FirstMove: {
+            /** Item */
+            item: number;
+            /** Says */
+            says: string;
+        };
+        /**
+         * HeldIn
+         * @description What was held of an item until now; sent again it stores the same. Nothing that was held is taken back.
+         */
+        HeldIn: {
+            /** Seconds */
+            seconds: number;
+            /** Shown */
+            shown: number;
+            /** Lines */
+            lines: number;
+            /**
+             * Hands
+             * @default []
+             */
+            hands: components["schemas"]["HandsIn"][];
+            /**
+             * Forks
+             * @default []
+             */
+            forks: components["schemas"]["OpenedIn"][];
+        };
+        /**
+         * CarryIn
+         * @description When what was not reached is taught.
+         */
+        CarryIn: {
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+        };
+        /**
+         * ClassAt
+         * @description What a class did at a problem.
+         */
+        ClassAt: {
+            /**
+             * Class Id
+             * Format: uuid
+             */
+            class_id: string;
+            /** Title */
+            title: string;
+            /** Year */
+            year: string;
+            /** Of */
+            of: number;
+            /** Errors */
+            errors: components["schemas"]["ErrorCount"][];
+        };
+        /**
+         * ErrorCount
+         * @description How many made an error.
+         */
+        ErrorCount: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * Counted
+         * @description A sitting with something to do, and how much.
+         */
+        Counted: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * OwnSlip
+         * @description A line that the teacher crossed out in an example: a proven trap of that problem.
+         */
+        OwnSlip: {
+            /**
+             * Example
+             * Format: uuid
+             */
+            example: string;
+            /** Title */
+            title: string;
+            line: components["schemas"]["Reading"];
+        };
+        /**
+         * OwnSlips
+         * @description The teacher's own slips: lines crossed out, and keys with corrections that were accepted.
+         */
+        OwnSlips: {
+            /** Lines */
+            lines: components["schemas"]["OwnSlip"][];
+            /** Keys */
+            keys: components["schemas"]["Counted"][];
+        };
+        /**
+         * Column
+         * @description A sitting or a lesson, as a column of the log.
+         */
+        Column: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "sitting" | "lesson";
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+        };
+        /**
+         * LogCell
+         * @description How many, of how many that could have.
+         */
+        LogCell: {
+            /** Count */
+            count: number;
+            /** Of */
+            of: number;
+        };
+        /**
+         * LogOut
+         * @description The log of a class.
+         *
+         *     ``waiting``: pieces of work that are being marked; ``learning``: the job that still finds out what could
+         *     have gone wrong where.
+         */
+        LogOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Waiting */
+            waiting: number;
+            /** Columns */
+            columns: components["schemas"]["Column"][];
+            /** Rows */
+            rows: components["schemas"]["LogRow"][];
+            learning: components["schemas"]["JobOut"] | null;
+        };
+        /**
+         * LogRow
+         * @description One error of the log; ``too_soon``: it is a stop too soon, no wrong line.
+         */
+        LogRow: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Too Soon */
+            too_soon: boolean;
+            /** Cells */
+            cells: (components["schemas"]["LogCell"] | null)[];
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Trend
+             * @enum {string}
+             */
+            trend: "" | "better" | "worse" | "same";
+            /** Lesson */
+            lesson: string | null;
+            /** Seen */
+            seen: boolean;
+            /** Count */
+            count: number;
+        };
+        /**
+         * Contrast
+         * @description An error's own small line, wrong and right; ``beside``: one that looks alike, and what it becomes.
+         */
+        Contrast: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            before: components["schemas"]["Reading"];
+            wrong: components["schemas"]["Reading"];
+            right: components["schemas"]["Reading"];
+            /** Says */
+            says: string;
+            beside?: components["schemas"]["Reading"];
+            becomes?: components["schemas"]["Reading"];
+        };
+        /**
+         * NextOut
+         * @description An error to teach again, with the reasons for the choice.
+         *
+         *     ``count`` of ``of`` papers of the sitting ``title``; ``coming``: planned problems in which it can be made.
+         */
+        NextOut: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Of */
+            of: number;
+            /**
+             * Sitting
+             * Format: uuid
+             */
+            sitting: string;
+            /** Title */
+            title: string;
+            /** Coming */
+            coming: number;
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Trend
+             * @enum {string}
+             */
+            trend: "" | "better" | "worse" | "same";
+            /** Lesson */
+            lesson: string | null;
+            /** Taught */
+            taught: string | null;
+            /** Seen */
+            seen: boolean;
+            own: components["schemas"]["OwnLine"];
+            contrast: components["schemas"]["Contrast"] | null;
+            /** Says */
+            says: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * OwnLine
+         * @description A line of the class's own papers, and the one above it; nobody's name.
+         */
+        OwnLine: {
+            /** Number */
+            number: number;
+            /**
+             * Sitting
+             * Format: uuid
+             */
+            sitting: string;
+            /** Title */
+            title: string;
+            given: components["schemas"]["Reading"];
+            before: components["schemas"]["Reading"];
+            wrong: components["schemas"]["Reading"];
+            instead: components["schemas"]["Reading"] | null;
+            /** Says */
+            says: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * UnnamedLine
+         * @description A line by which papers left without a known error, and how many wrote it.
+         */
+        UnnamedLine: {
+            /**
+             * Sitting
+             * Format: uuid
+             */
+            sitting: string;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Number */
+            number: number;
+            /** Version */
+            version: string;
+            line: components["schemas"]["Reading"];
+            /** Count */
+            count: number;
+        };
+        /**
+         * Taught
+         * @description What was taught again, when, its reviews, and when the next is due.
+         */
+        Taught: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /**
+             * Taught
+             * Format: date
+             */
+            taught: string;
+            /**
+             * Lesson
+             * Format: uuid
+             */
+            lesson: string;
+            /** Reviews */
+            reviews: string[];
+            /** Due */
+            due: string | null;
+        };
+        /**
+         * IntoOut
+         * @description Where it is now.
+         */
+        IntoOut: {
+            /** Lesson */
+            lesson: string | null;
+            /** Set */
+            set: string | null;
+        };
+        /**
+         * IntoIn
+         * @description Where an error is taught again: in a lesson (None: a new one on ``date``), or as a set.
+         */
+        IntoIn: {
+            /** Error */
+            error: string;
+            /**
+             * Into
+             * @enum {string}
+             */
+            into: "lesson" | "set";
+            /** Lesson */
+            lesson?: string | null;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+        };
+        /**
+         * PaperBehind
+         * @description One paper behind a figure of the log.
+         */
+        PaperBehind: {
+            /** Name */
+            name: string;
+            /** Student */
+            student: number;
+            /** Code */
+            code: string;
+            /**
+             * Sitting
+             * Format: uuid
+             */
+            sitting: string;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Number */
+            number: number;
+            line: components["schemas"]["Reading"];
+        };
+        /**
+         * StudentLog
+         * @description The log of one code.
+         */
+        StudentLog: {
+            /** Student */
+            student: number;
+            /** Code */
+            code: string;
+            /**
+             * Class Id
+             * Format: uuid
+             */
+            class_id: string;
+            /** Rows */
+            rows: components["schemas"]["StudentRow"][];
+        };
+        /**
+         * StudentRow
+         * @description One error of a code; closed when it was done right twice since.
+         */
+        StudentRow: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Too Soon */
+            too_soon: boolean;
+            /** Count */
+            count: number;
+            /** Times */
+            times: components["schemas"]["Time"][];
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /** Right Since */
+            right_since: number;
+            /** Closed */
+            closed: boolean;
+        };
+        /**
+         * Time
+         * @description One item in which a student made an error.
+         */
+        Time: {
+            /**
+             * Sitting
+             * Format: uuid
+             */
+            sitting: string;
+            /** Number */
+            number: number;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+        };
+        /**
+         * ClassToday
+         * @description What is due, planned and waiting for one class.
+         */
+        ClassToday: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Year */
+            year: string;
+            /** Size */
+            size: number;
+            going: components["schemas"]["LessonRow"] | null;
+            /** Lessons */
+            lessons: components["schemas"]["LessonRow"][];
+            /** Carry */
+            carry: components["schemas"]["LessonLeft"][];
+            /** Due */
+            due: components["schemas"]["Taught"][];
+            /** Papers */
+            papers: components["schemas"]["Counted"][];
+            /** Asking */
+            asking: components["schemas"]["Counted"][];
+            next: components["schemas"]["Pressing"] | null;
+        };
+        /**
+         * LastExample
+         * @description The example that was looked at last.
+         */
+        LastExample: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /** Given */
+            given: string;
+        };
+        /**
+         * LessonLeft
+         * @description A lesson that ended before everything was reached.
+         */
+        LessonLeft: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+        };
+        /**
+         * Pressing
+         * @description The error that presses most: how many made it in a sitting, of how many.
+         */
+        Pressing: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Of */
+            of: number;
+        };
+        /**
+         * Steps
+         * @description The first steps: whether there is an example with lines, a set with items, a class.
+         */
+        Steps: {
+            /** Example */
+            example: boolean;
+            /** Set */
+            set: boolean;
+            /** School Class */
+            school_class: boolean;
+        };
+        /**
+         * TodayOut
+         * @description What a teacher has before them.
+         */
+        TodayOut: {
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Classes */
+            classes: components["schemas"]["ClassToday"][];
+            last: components["schemas"]["LastExample"] | null;
+            steps: components["schemas"]["Steps"];
         };
         /**
          * ProofPage
@@ -7694,6 +9397,26 @@ export interface operations {
             };
         };
     };
+    house_api_conventions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConventionOut"][];
+                };
+            };
+        };
+    };
     house_api_current: {
         parameters: {
             query?: never;
@@ -10022,6 +11745,69 @@ export interface operations {
             };
         };
     };
+    papers_endpoints_sittings_name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPlaced"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     papers_endpoints_sittings_scheme: {
         parameters: {
             query?: {
@@ -11277,6 +13063,1303 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    lessons_api_lessons: {
+        parameters: {
+            query?: {
+                archived?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonRow"][];
+                };
+            };
+        };
+    };
+    lessons_api_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_reviews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                school_class: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewDays"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_change_reviews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                school_class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewDays"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewDays"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StalePlan"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_put_aside: {
+        parameters: {
+            query?: {
+                for_good?: boolean;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_more: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoreMade"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_warm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoreMade"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_due: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_first_moves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstMove"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_held: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeldIn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_carry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CarryIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    lessons_api_desk: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    lessons_api_moves: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "us-letter";
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    log_api_before: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassAt"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_slips: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSlips"];
+                };
+            };
+        };
+    };
+    log_api_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_next_: {
+        parameters: {
+            query: {
+                on: string;
+            };
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_unnamed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnnamedLine"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_taught: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taught"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IntoIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntoOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_behind: {
+        parameters: {
+            query?: {
+                sitting?: string | null;
+            };
+            header?: never;
+            path: {
+                identity: string;
+                error: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperBehind"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                student: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentLog"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    log_api_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                ending: "csv" | "xlsx" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    log_api_today: {
+        parameters: {
+            query: {
+                on: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayOut"];
+                };
             };
         };
     };

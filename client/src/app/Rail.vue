@@ -12,10 +12,12 @@ defineProps<{
 const emit = defineEmits<{ keys: []; leave: [] }>()
 
 const places = [
+  { name: 'today', label: words.rail.today },
   { name: 'bench', label: words.rail.bench },
   { name: 'sets', label: words.rail.sets },
   { name: 'examples', label: words.rail.examples },
   { name: 'classes', label: words.rail.classes },
+  { name: 'lessons', label: words.rail.lessons },
   { name: 'errors', label: words.rail.errors },
   { name: 'house', label: words.rail.house },
 ] as const

@@ -1,7 +1,7 @@
 /** Places that are entered from everywhere, loaded while nobody waits: the first visit is as quick as the next. */
 import type { Router } from 'vue-router'
 
-const NEXT = ['examples', 'sets', 'set', 'bench', 'show']
+const NEXT = ['bench', 'examples', 'sets', 'set', 'show']
 
 /** Load the code of these places when the browser has nothing else to do; what fails is loaded when it is entered. */
 export function loadAhead(router: Router): void {

@@ -4,7 +4,12 @@ import { createRouter, createWebHistory } from 'vue-router'
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: { name: 'bench' } },
+    {
+      path: '/',
+      name: 'today',
+      meta: { title: 'today' },
+      component: () => import('@/places/today/TodayPlace.vue'),
+    },
     {
       path: '/bench/:id?',
       name: 'bench',
@@ -85,6 +90,47 @@ export const router = createRouter({
       component: () => import('@/places/classes/ClassesPlace.vue'),
     },
     {
+      path: '/classes/:id/log',
+      name: 'log',
+      props: true,
+      meta: { title: 'log', place: 'classes' },
+      component: () => import('@/places/log/LogPlace.vue'),
+    },
+    {
+      path: '/classes/:id/log/errors/:error',
+      name: 'behind',
+      props: true,
+      meta: { title: 'behind', place: 'classes' },
+      component: () => import('@/places/log/BehindPlace.vue'),
+    },
+    {
+      path: '/classes/:id/log/codes/:student',
+      name: 'code-log',
+      props: true,
+      meta: { title: 'codeLog', place: 'classes' },
+      component: () => import('@/places/log/CodeLogPlace.vue'),
+    },
+    {
+      path: '/lessons',
+      name: 'lessons',
+      meta: { title: 'lessons' },
+      component: () => import('@/places/lessons/LessonsPlace.vue'),
+    },
+    {
+      path: '/lessons/:id',
+      name: 'lesson',
+      props: true,
+      meta: { title: 'lesson', place: 'lessons' },
+      component: () => import('@/places/lessons/LessonPlace.vue'),
+    },
+    {
+      path: '/lessons/:id/hold',
+      name: 'hold',
+      props: true,
+      meta: { title: 'hold', bare: true },
+      component: () => import('@/places/show/HoldPlace.vue'),
+    },
+    {
       path: '/sittings/:id',
       name: 'sitting',
       props: true,
@@ -145,6 +191,6 @@ export const router = createRouter({
       meta: { title: 'house' },
       component: () => import('@/places/house/HousePlace.vue'),
     },
-    { path: '/:rest(.*)*', redirect: { name: 'bench' } },
+    { path: '/:rest(.*)*', redirect: { name: 'today' } },
   ],
 })

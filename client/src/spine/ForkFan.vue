@@ -14,6 +14,8 @@ const props = defineProps<{
   forks: Fork[]
   /** Fetches the lines that carry a wrong line on; null when no method goes on. */
   carry: (fork: Fork) => Promise<ForkLine[] | null>
+  /** What classes did at a fork, in words; '' where none was given this problem. */
+  did?: (error: string) => string
 }>()
 
 const carried = ref<string | null>(null)
@@ -44,6 +46,7 @@ async function show(fork: Fork): Promise<void> {
         <span class="line"><MathText :latex="fork.wrong_latex" display /></span>
         <span class="words">
           <b>{{ [fork.name, ...(fork.also_names ?? [])].join(words.forks.or) }}</b>
+          <span v-if="did?.(fork.error)" class="did">{{ did(fork.error) }}</span>
           <span v-if="fork.crossed_out" class="end">{{ words.forks.crossedOut }}, </span>
           <span class="end">
             <template v-if="fork.hidden">{{ words.forks.hidden }}</template>

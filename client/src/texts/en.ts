@@ -7,52 +7,21 @@ type Task = components['schemas']['ProblemIn']['task']
 import { examples, save, units, waiting } from './lists.en'
 import { give, jobs, proofs, sets } from './sets.en'
 import { first } from './first.en'
+import { rail, titles } from './frame.en'
+import { house } from './house.en'
 import { keys } from './keys.en'
 import { account } from './account.en'
 import { answers } from './answers.en'
 import { classes, papers } from './classes.en'
+import { before, hold, lessons, log, passing, today } from './lessons.en'
 import { out, scheme, ways } from './papers.en'
 import { exercise, show, track } from './show.en'
 import { spelledWords, type Spelling } from './spelling'
 
 const written = {
   product: 'Uchuu',
-  rail: {
-    label: 'Places',
-    bench: 'Bench',
-    sets: 'Sets',
-    examples: 'Examples',
-    classes: 'Classes',
-    errors: 'Errors',
-    house: 'House rules',
-    keys: 'Shortcuts',
-    skip: 'Skip to the content',
-    leave: 'Sign out',
-    theme: { light: 'Dark', dark: 'Light' },
-  },
-  titles: {
-    bench: 'Bench',
-    first: 'First steps',
-    examples: 'Examples',
-    key: 'Answer key',
-    show: 'Show',
-    track: 'Talk track',
-    sets: 'Sets',
-    set: 'Set',
-    sheet: 'Print',
-    proofs: 'Answer keys to check',
-    proof: 'Checked key',
-    exercise: 'Exercises',
-    answers: 'Answers',
-    classes: 'Classes',
-    sitting: 'Papers of a class',
-    paper: 'One paper',
-    item: 'One item of a class',
-    slips: 'Slips',
-    scheme: 'Marks of an item',
-    errors: 'Errors',
-    house: 'House rules',
-  },
+  rail,
+  titles,
   account,
   signIn: {
     shared: 'This computer is shared',
@@ -241,6 +210,12 @@ const written = {
   show,
   answers,
   classes,
+  before,
+  hold,
+  lessons,
+  log,
+  passing,
+  today,
   papers,
   out,
   scheme,
@@ -328,45 +303,7 @@ const written = {
     add: 'Add an error',
     wasDeleted: (name: string) => `“${name}” was deleted.`,
   },
-  house: {
-    title: 'House rules',
-    lead: 'Set once; every example obeys them.',
-    juxtaposition: 'How is 1/2x read?',
-    equal: 'Equal rank, from the left',
-    equalSays: 'An unwritten multiplication has the rank of a written one.',
-    tighter: 'The unwritten product first',
-    tighterSays: '2x holds together as one thing.',
-    decimal: 'Decimals',
-    point: 'a point',
-    comma: 'a comma',
-    commaSays: '1,5; then ; stands between solutions',
-    density: 'How many lines does a worked example have?',
-    fine: 'Every move',
-    board: 'As on the board',
-    key: 'As in a key',
-    radicals: 'What may letters under a square root be?',
-    anyLetter: 'Any number',
-    anyLetterSays: 'The root of x² is the absolute value of x.',
-    nonNegative: 'Zero or positive',
-    nonNegativeSays: 'The assumption is written on every line that needs it.',
-    taught: 'Which way do you teach?',
-    taughtLead: 'It is taken first wherever it applies. The others stay right.',
-    noneTaught: 'Whatever suits',
-    schools: {
-      linear: 'Linear equations',
-      fractions: 'Linear equations with fractions',
-      quadratic: 'Quadratic equations',
-      trinomial: 'Trinomials that do not start with 1',
-      root: 'Square roots of numbers',
-      below: 'A root below the bar',
-      rational: 'Rational equations',
-      complex: 'Fractions in fractions',
-    },
-    spelling: 'How are words spelt?',
-    spellings: { us: 'as in the US', uk: 'as in the UK' },
-    live: 'With these rules',
-    kept: 'Kept.',
-  },
+  house,
   key: {
     title: 'Key',
     print: 'Print',

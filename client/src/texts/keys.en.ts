@@ -1,4 +1,5 @@
 /** The shortcuts of each place, and what the marks on the spine mean. */
+import { hold } from './lessons.en'
 import { show } from './show.en'
 
 type Pair = readonly [key: string, does: string]
@@ -35,12 +36,20 @@ const set: readonly Pair[] = [
   ['Delete', 'take it out'],
 ]
 
+const lesson: readonly Pair[] = [
+  ['Alt+↑ / Alt+↓', 'move the item one is in'],
+  ['Alt+T', 'two more like it'],
+]
+
 export const keys = {
   title: 'Shortcuts',
   here: 'In this place',
   everywhere: 'Everywhere',
   /** By the name of the place's address. */
-  places: { bench, set, show: show.keyList } as Record<string, readonly Pair[]>,
+  places: {
+    ...{ bench, set, lesson, show: show.keyList },
+    hold: [...hold.keyList, ...show.keyList],
+  } as Record<string, readonly Pair[]>,
   all: [
     ['Tab / Shift+Tab', 'to the next control, to the one before'],
     ['Escape', 'close what lies over the page'],

@@ -6,7 +6,7 @@ from typing_extensions import TypedDict
 
 from uchuu_core.answers.features import Features
 from uchuu_core.answers.forked import Screening
-from uchuu_core.answers.sentences import Reading, Refusal
+from uchuu_core.answers.sentences import Reading, Refusal, Saying
 from uchuu_core.answers.terms import Task, Verdict
 from uchuu_core.answers.worked import Difficulty
 
@@ -20,6 +20,7 @@ class Twin(TypedDict):
     outcome: str | None
     method: str
     seed: int
+    keeps: list[Saying]
     features: NotRequired[Features]
     score: NotRequired[float]
 
@@ -63,6 +64,19 @@ class Facts(TypedDict, total=False):
     same: str
     structure: str
     refused: Required[str]
+
+
+class Contrast(TypedDict):
+    """An error's own small line, wrong and right; ``beside``: one that looks alike, and what it becomes."""
+
+    error: str
+    name: str
+    before: Reading
+    wrong: Reading
+    right: Reading
+    says: str
+    beside: NotRequired[Reading]
+    becomes: NotRequired[Reading]
 
 
 class Become(Reading):

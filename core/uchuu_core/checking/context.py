@@ -17,7 +17,17 @@ from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import solution_set
 from uchuu_core.methods.method import Posed
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Either, Line, Power, Product, Relation, Symbol
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Either,
+    Line,
+    Outcome,
+    Power,
+    Product,
+    Relation,
+    Root,
+    Symbol,
+)
 from uchuu_core.tree.paths import letters, parts, rebuild
 
 
@@ -56,7 +66,8 @@ class Context:
     @property
     def posed(self) -> Posed:
         """The problem as methods see it."""
-        return Posed(self.given, self.unknown, self.numbers, self.problem.house.methods)
+        problem = self.problem
+        return Posed(self.given, self.unknown, self.numbers, problem.house, problem.form)
 
     @property
     def problem_in_its_letter(self) -> Problem:
@@ -123,9 +134,33 @@ def context_of(problem: Problem, entries: Sequence[Entry | Failure]) -> Context:
     if not context.is_equation:
         return context
     try:
-        return replace(context, original=context.solutions(given))
+        original = context.solutions(given)
     except (NotRational, Undefined):
         return context
+    if original.is_empty and _means_complex(context, lines):
+        return context_of(replace(problem, numbers="complex"), entries)
+    return replace(context, original=original)
+
+
+def _means_complex(context: Context, lines: list[Line]) -> bool:
+    """Whether a polynomial equation without a real solution is to be answered with i.
+
+    The house says so, or the paper does: a right answer in another school's form is right.
+    """
+    if context.numbers.is_complex or "i" in letters(context.given):
+        return False
+    if any(line == Outcome("no solution") for line in lines):
+        return False
+    if any(isinstance(part, (Root, Absolute)) for part in parts(context.given)):
+        return False
+    asked = context.problem.house.no_real_root == "complex"
+    if not asked and not any("i" in letters(line) for line in lines):
+        return False
+    try:
+        zero = context.ring.function(difference(context.given.left, context.given.right))  # type: ignore[union-attr]
+    except (NotRational, Undefined, Failure):
+        return False
+    return zero.denominator.is_constant() and not zero.numerator.is_constant()
 
 
 def with_unknown(line: Line, unknown: str, given: frozenset[str]) -> Line:

@@ -45,7 +45,7 @@ from uchuu_core.tree.nodes import (
     Signed,
     Sum,
 )
-from uchuu_core.tree.paths import parts
+from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
 Seen = Callable[[Line, Line, Ring], Says | None]
@@ -95,9 +95,14 @@ def _top_and_bottom(old: Line, new: Line, ring: Ring) -> Says | None:
         if number is None:
             scaled = by.numerator / by.denominator.leading_coefficient()
             return sentence(polynomial_tree(scaled, ring))
-        if number.q == 1 and abs(number.p) > 1:
+        if number.q == 1 and abs(number.p) > 1 and not _holds_power_of_number(old, new):
             return sentence(Fraction(int(number.p)))
     return None
+
+
+def _holds_power_of_number(*lines: Line) -> bool:
+    """Whether a power of a number stands there: nobody sees by what 16·25³ was divided."""
+    return any(isinstance(p, Power) and not letters(p) for line in lines for p in parts(line))
 
 
 def _fraction_split(old: Line, new: Line, _ring: Ring) -> Says | None:

@@ -148,8 +148,14 @@ def _changes(before: Line, line: Line) -> list[str]:
 
 def _unmet_parts(line: Line, context: Context) -> list[Unmet]:
     problem = context.problem
-    is_complex = context.numbers.is_complex
-    return unmet_parts(line, problem.task, problem.form, context.unknown, is_complex=is_complex)
+    return unmet_parts(
+        line,
+        problem.task,
+        problem.form,
+        context.unknown,
+        is_complex=context.numbers.is_complex,
+        powers_up_to=problem.house.powers_up_to,
+    )
 
 
 def _holds_always(line: Line, context: Context) -> bool:

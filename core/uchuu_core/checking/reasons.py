@@ -107,7 +107,7 @@ def _found(posed: Posed, start: Line, end: Line, asked: Asked, ring: Ring) -> It
         yield parts
         if one is not None or parts is not None:
             return
-        here = Posed(start, posed.unknown, posed.numbers, posed.taught)
+        here = posed.given_as(start)
         yield joined_from_here(here, end, asked)
 
 

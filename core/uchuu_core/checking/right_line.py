@@ -118,7 +118,7 @@ def _on_routes(before: Line, context: Context) -> Iterator[Line]:
                 yield from (m.line for _, m in islice(route, first, first + MOST_AHEAD))
         if on_a_route:
             return
-        here = Posed(without_brackets(before), posed.unknown, posed.numbers, posed.taught)
+        here = posed.given_as(without_brackets(before))
         for route in routes_of(here, asked):
             yield from (moment.line for _, moment in route[:MOST_AHEAD])
 

@@ -73,6 +73,8 @@ def _is_power_left(part: Line) -> bool:
             return _is_power_left(body)
         case Sum(terms):
             return any(_is_power_left(term.body) for term in terms)
+        case Quotient(top, bottom, _):
+            return _is_power_left(top) or _is_power_left(bottom)
         case Product(factors):
             bases = [f.base if isinstance(f, Power) else f for f in factors if _counts(f)]
             return len(set(bases)) < len(bases) or any(

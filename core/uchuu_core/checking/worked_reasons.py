@@ -115,7 +115,8 @@ def _joined(passages: Iterator[list[Moment]], line: Line) -> Says | None:
     for passed in passages:
         if isinstance(line, Feature):
             return passed[-1].says
-        says = in_order(m.says for m in passed if not isinstance(m.line, Feature))
+        told = (m for m in passed if not m.is_quiet or m is passed[-1])
+        says = in_order(m.says for m in told if not isinstance(m.line, Feature))
         if is_short(says):
             return says
     return None
@@ -135,6 +136,7 @@ def _passages(
         if end not in forms[first + 1 :]:
             continue
         last = forms.index(end, first + 1)
+        first = max(place for place in range(last) if forms[place] == start)
         yield [moment for _, moment in route[first:last]]
 
 

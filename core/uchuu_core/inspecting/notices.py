@@ -4,7 +4,9 @@ from collections import Counter
 
 from uchuu_core.answers.worked import Notice
 from uchuu_core.checking.context import Context
+from uchuu_core.failures import Failure
 from uchuu_core.inspecting.shapes import shapes_of
+from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.lawbook.noticing import (
     DECIMALS,
@@ -12,10 +14,9 @@ from uchuu_core.lawbook.noticing import (
     MINUS_BEFORE_BRACKET,
     ON_BOTH_SIDES,
     REPEATED_BRACKET,
-    TRUE_FOR_EVERY,
-    TRUE_FOR_NONE,
 )
 from uchuu_core.lawbook.says import Says
+from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.fractions_in_letters import fraction_in_factors, least_common
 from uchuu_core.notation import plain
 from uchuu_core.tree import build
@@ -33,13 +34,30 @@ def notices(context: Context) -> list[Notice]:
     repeated = _repeated_bracket(given)
     if repeated:
         found.append(_notice("repeated-bracket", REPEATED_BRACKET()))
-    if any(_is_minus_before_bracket(part) for _, part in walk(given)):
+    if any(_is_minus_before_bracket(part) for _, part in walk(given)) and _is_opened(context):
         found.append(_notice("minus-before-bracket", MINUS_BEFORE_BRACKET()))
     if any(isinstance(p, Number) and not p.is_whole for _, p in walk(given)):
         found.append(_notice("decimals", DECIMALS()))
     for code, says, where in shapes_of(given, context):
         found.append(_notice(code, says, None if where is None else plain(where)))
     return found
+
+
+_OPENED = (
+    "take-minus-into-bracket",
+    "multiply-into-bracket",
+    "multiply-brackets",
+    "collect-like-terms",
+)
+
+
+def _is_opened(context: Context) -> bool:
+    """Whether the way that is taken opens brackets: elsewhere a minus before one does no harm."""
+    try:
+        way = chosen(context.posed, context.problem.task, None)
+        return any(moment.law.key in _OPENED for moment in way.moments(context.posed))
+    except (Failure, NotRational, Undefined):
+        return True
 
 
 def _notice(code: str, says: Says, where: str | None = None) -> Notice:
@@ -57,10 +75,6 @@ def _about_equation(given: Relation, context: Context, found: list[Notice]) -> N
     common = _lcd(given)
     if common is not None:
         found.append(_notice("common-denominator", LCD_IS(common)))
-    if context.original is not None and context.original.everything:
-        found.append(_notice("identity", TRUE_FOR_EVERY(letter)))
-    elif context.original is not None and context.original.is_empty:
-        found.append(_notice("contradiction", TRUE_FOR_NONE(letter)))
 
 
 def _lcd(given: Relation) -> Expr | None:

@@ -15,7 +15,18 @@ from uchuu_core.methods.catalogue import applicable
 from uchuu_core.methods.method import Method, at_density
 from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.tree.build import without_brackets
-from uchuu_core.tree.nodes import Absolute, Power, Relation, Root
+from uchuu_core.tree.nodes import (
+    Absolute,
+    Line,
+    Number,
+    Power,
+    Quotient,
+    Relation,
+    Root,
+    Sum,
+    Symbol,
+    Term,
+)
 from uchuu_core.tree.paths import letters, parts
 from uchuu_core.working.problem import excluded_of
 
@@ -67,7 +78,26 @@ def kind_of(context: Context) -> str:
         return "expression"
     if context.problem.task == "study":
         return "rational function"
-    return "polynomial" if function.denominator.is_constant() else "rational expression"
+    if not function.denominator.is_constant() or _has_letter_below(given):
+        return "rational expression"
+    return _kind_as_written(without_brackets(given))
+
+
+def _has_letter_below(given: Line) -> bool:
+    return any(isinstance(part, Quotient) and letters(part.denominator) for part in parts(given))
+
+
+def _kind_as_written(given: Line) -> str:
+    """Name what could be written as a polynomial by what it is as it stands."""
+    terms = given.terms if isinstance(given, Sum) else (Term("+", given),)  # type: ignore[arg-type]
+    if any(isinstance(part, Sum) for term in terms for part in parts(term.body)):
+        return "expression with brackets"
+    if any(
+        isinstance(part, Power) and not isinstance(part.base, (Symbol, Number))
+        for part in parts(given)
+    ):
+        return "product of powers"
+    return "polynomial"
 
 
 def _kind_of_equation(given: Relation, context: Context) -> str:

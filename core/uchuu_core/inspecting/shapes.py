@@ -6,14 +6,17 @@ from math import gcd, isqrt
 from typing import Any
 
 from uchuu_core.checking.context import Context
-from uchuu_core.failures import Failure
+from uchuu_core.failures import Failure, OutOfScope
+from uchuu_core.inspecting.hidden import Seen, hidden_in
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.lawbook.noticing import (
     DIFFERENCE_OF_TWO_SQUARES,
     DISCRIMINANT_BELOW_ZERO,
     DISCRIMINANT_IS_SQUARE,
-    EQUAL_AFTER_ONE,
+    EQUAL_AFTER_ADDING,
+    EQUAL_AFTER_SUBTRACTING,
+    EQUAL_NUMERATORS,
     EVEN_MIDDLE,
     IS_PERFECT_SQUARE,
     LEADING_NOT_ONE,
@@ -25,16 +28,14 @@ from uchuu_core.lawbook.noticing import (
     ROOT_BELOW,
     SHARES_A_FACTOR,
 )
-from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.bases import common_base
+from uchuu_core.methods.equations.board import Board
+from uchuu_core.methods.equations.equal_tops import common_top
 from uchuu_core.methods.exponents import numbers_in
 from uchuu_core.methods.written import integer_factors, polynomial_terms, ring_of
 from uchuu_core.tree.build import ZERO
 from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum, Symbol
 from uchuu_core.tree.paths import letters, parts
-
-Seen = tuple[str, Says, Line | None]
-"""A notice's code, its sentence, and the part that shows it."""
 
 
 def shapes_of(given: Line, context: Context) -> Iterator[Seen]:
@@ -43,9 +44,10 @@ def shapes_of(given: Line, context: Context) -> Iterator[Seen]:
     yield from _polynomials(given)
     yield from _bases(given)
     yield from _radicals(given, context.unknown)
+    yield from hidden_in(given)
     if isinstance(given, Relation) and given.sign == "=":
         yield from _quadratic(given, context.unknown)
-        yield from _whole_parts(given)
+        yield from _common_top(given, context.unknown)
 
 
 def _polynomial(node: Line) -> tuple[Any, Any] | None:
@@ -167,24 +169,22 @@ def _quadratic(given: Relation, unknown: str) -> Iterator[Seen]:
     if under >= 0 and all(isqrt(n) ** 2 == n for n in (under.numerator, under.denominator)):
         yield "discriminant-square", DISCRIMINANT_IS_SQUARE(under), None
     elif under < 0:
-        yield "discriminant-negative", DISCRIMINANT_BELOW_ZERO(), None
+        yield "discriminant-negative", DISCRIMINANT_BELOW_ZERO(under), None
     elif abs(a) == 1 and (b / 2).denominator == 1:
         yield "even-middle", EVEN_MIDDLE(), None
 
 
-def _whole_parts(given: Relation) -> Iterator[Seen]:
-    """Notice fractions whose numerators become equal when 1 is subtracted from each."""
-    tops: list[Any] = []
-    fractions = [p for p in parts(given) if isinstance(p, Quotient) and letters(p.denominator)]
-    names = tuple(sorted(letters(given)))
-    algebra = ring(names)
-    for node in fractions:
-        try:
-            above, below = (algebra.function(side) for side in (node.numerator, node.denominator))
-        except (NotRational, Undefined, Failure):
-            return
-        if not letters(node.numerator):
-            return
-        tops.append(above.minus(below).numerator)
-    if len(tops) > 1 and all(top == tops[0] for top in tops) and tops[0].is_constant():
-        yield "equal-after-one", EQUAL_AFTER_ONE(), None
+def _common_top(given: Relation, unknown: str) -> Iterator[Seen]:
+    """Notice fractions with one numerator, or whose numerators are equal once a number is taken from each."""
+    try:
+        found = common_top(Board(given, unknown))
+    except (OutOfScope, NotRational, Undefined, Failure):
+        return
+    if found is None:
+        return
+    if found.shift == 0:
+        yield "equal-numerators", EQUAL_NUMERATORS(found.written), None
+    elif found.shift > 0:
+        yield "equal-after-one", EQUAL_AFTER_SUBTRACTING(found.shift), None
+    else:
+        yield "equal-after-one", EQUAL_AFTER_ADDING(-found.shift), None

@@ -1,10 +1,11 @@
 """Is a right line in the form that the task asks for? Says what is unmet and where; knows no moves."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import gcd
 
 from uchuu_core.kernel.finished_complex import not_a_plus_bi
+from uchuu_core.kernel.finished_powers import with_powers_again, with_powers_named
 from uchuu_core.kernel.finished_roots import (
     NEGATIVE_EXPONENT,
     RATIONALISED,
@@ -20,6 +21,7 @@ from uchuu_core.kernel.finished_roots import (
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.powers import Multiplicative
 from uchuu_core.kernel.rational_functions import Ring, ring
+from uchuu_core.limits import LARGEST_POWER
 from uchuu_core.tree.nodes import (
     AllExcept,
     Bracket,
@@ -74,6 +76,7 @@ def unmet_forms(
     unknown: str = "",
     *,
     is_complex: bool = False,
+    powers_up_to: int = LARGEST_POWER,
 ) -> tuple[str, ...]:
     """Return the names of the forms that *line* does not meet, in the order in which to mend them.
 
@@ -83,8 +86,10 @@ def unmet_forms(
         forms: Forms that the problem asks for besides those of the task.
         unknown: The letter to solve for.
         is_complex: Whether i is the imaginary unit: values are then brought to a + bi.
+        powers_up_to: Powers of whole numbers with a greater value may stay as they are, where no
+            other number meets them; what is to be evaluated is worked out all the same.
     """
-    found = unmet(line, task, forms, unknown, is_complex=is_complex)
+    found = unmet(line, task, forms, unknown, is_complex=is_complex, powers_up_to=powers_up_to)
     return tuple(dict.fromkeys(item.form for item in found))
 
 
@@ -95,11 +100,16 @@ def unmet(
     unknown: str = "",
     *,
     is_complex: bool = False,
+    powers_up_to: int = LARGEST_POWER,
 ) -> list[Unmet]:
     """Return the same as ``unmet_forms`` with the place of each."""
     if task in ("domain", "study"):
         return []
-    found = list(_unmet(line, task, forms, unknown))
+    named = line if task == "evaluate" else with_powers_named(line, powers_up_to)
+    found = [
+        replace(item, part=with_powers_again(item.part)) if named != line else item
+        for item in _unmet(named, task, forms, unknown)
+    ]
     end = line.sides[-1] if isinstance(line, Chain) else line
     end = end.right if isinstance(end, Relation) else end
     if is_complex and not isinstance(end, _NO_VALUES) and letters(end) <= {"i", unknown}:

@@ -1,6 +1,7 @@
 """Laws of rational, radical and exponential equations."""
 
 from uchuu_core.lawbook.law import Family, Law
+from uchuu_core.lawbook.says import Sentence
 
 EQUAL_NUMERATORS = Law(
     "equal-numerators",
@@ -28,6 +29,7 @@ RECIPROCAL = Law(
     notice="The unknown is below the bar. Turn the equation round.",
     why="Equal numbers have equal reciprocals.",
 )
+WHAT_IS_DONE = Sentence("What happens to {unknown}: {steps}. It is undone from the end.")
 TURN_BOTH_OVER = RECIPROCAL.says(
     "A negative exponent means one over the power: turn both sides over."
 )
@@ -115,3 +117,30 @@ POWER_NEVER_ZERO = POWER_POSITIVE.says(
 POWER_ALWAYS_POSITIVE = POWER_POSITIVE.says(
     "A power of a positive number is positive: there is no solution."
 )
+ONE_FROM_EACH = Law(
+    "one-from-each",
+    "one from each fraction",
+    notice="Compare each top with its bottom: by how much do they differ?",
+    why="The same is taken from both sides, and from a fraction it is taken over its own denominator.",
+    families=Family.SCALES,
+    is_decision=True,
+)
+SUBTRACT_FROM_EACH = ONE_FROM_EACH.says(
+    "Subtract {number} from each fraction: every top is {top} then."
+)
+ADD_TO_EACH = ONE_FROM_EACH.says("Add {number} to each fraction: every top is {top} then.")
+COMMON_TOP = Law(
+    "common-top",
+    "common numerator",
+    notice="All numerators are the same. What can be taken out?",
+    why="A product is zero only where a factor is zero.",
+    families=Family.FACTORS,
+    is_decision=True,
+)
+TAKE_TOP_OUT = COMMON_TOP.says("Every top is {top}: take it out.")
+BRACKET_NEVER_ZERO = COMMON_TOP.says("The bracket is never 0, so {top} is.")
+BRACKET_NOT_ZERO = COMMON_TOP.says("Where the bracket is not 0, {top} is.")
+TOP_OR_BRACKET = COMMON_TOP.says("One of the two factors is 0.")
+BOTTOMS_ARE_EQUAL = COMMON_TOP.says("Equal fractions with equal tops have equal bottoms.")
+ONE_ON_EACH_SIDE = COMMON_TOP.says("Get one fraction on each side.")
+PAIR_FRACTIONS = COMMON_TOP.says("Pair the fractions, and write one fraction on each side.")

@@ -158,6 +158,18 @@ FACTOR_BY_TRYING = Law(
 FOUND_BY_TRYING = FACTOR_BY_TRYING.says(
     "This product multiplies back to it; it is found by trying factors."
 )
+BY_INSPECTION = Law(
+    "by-inspection",
+    "by inspection",
+    notice="Which two first terms give the square, which two last ones the number?",
+    why="The outer and the inner product together must be the middle term.",
+    families=Family.FACTORS,
+    is_decision=True,
+)
+OUTER_AND_INNER = BY_INSPECTION.says(
+    "First terms {first}, last terms {last}; outer and inner product, {outer} and {inner}, make {middle}."
+)
+FIRST_TIMES_FIRST = BY_INSPECTION.says("{one} and {other}")
 PRIME = Law(
     "prime",
     "cannot be factored",

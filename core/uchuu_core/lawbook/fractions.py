@@ -18,6 +18,7 @@ DIVIDE_OUT_STAYS_EXCLUDED = DIVIDE_OUT.says(
 )
 DIVIDE_OUT_OF_EVERY_TERM = DIVIDE_OUT.says("Divide {factor} out of every term.")
 COMMON_OUT_OF_EVERY_TERM = DIVIDE_OUT.says("Divide the common factor out of every term.")
+DIVIDE_OUT_FIRST = DIVIDE_OUT.says("Divide out {factors} before multiplying.")
 DIVIDE_TOP_AND_BOTTOM_BY = DIVIDE_OUT.says("Divide top and bottom by {factor}.")
 NOTHING_LEFT_BELOW = DIVIDE_OUT.says("Nothing is left below.")
 MINUS_TO_THE_TOP = DIVIDE_OUT.says("Take the minus below to the top.")
@@ -30,6 +31,7 @@ FACTOR_TOP_AND_BOTTOM = Law(
     families=Family.FACTORS | Family.CANCELS,
 )
 FACTOR_BOTH = FACTOR_TOP_AND_BOTTOM.says("Factor top and bottom.")
+FACTOR_TOP = FACTOR_TOP_AND_BOTTOM.says("Nothing divides out; the top is left in factors.")
 GROUP_AND_FACTOR_TOP = FACTOR_TOP_AND_BOTTOM.says("Group and factor the top.")
 FACTOR_EVERYTHING = Law(
     "factor-everything",

@@ -1,6 +1,7 @@
 """Laws of functions: domain, asymptotes, intercepts."""
 
 from uchuu_core.lawbook.law import Family, Law
+from uchuu_core.lawbook.says import Sentence
 
 DENOMINATOR_ZERO = Law(
     "denominator-zero",
@@ -77,9 +78,32 @@ POLYNOMIAL_DIVISION = Law(
     why="Top is bottom times quotient plus remainder.",
 )
 DIVIDE_SHIFTS = POLYNOMIAL_DIVISION.says("Divide: the shifts are read off.")
-DIVIDE_TOP_BY_BOTTOM = POLYNOMIAL_DIVISION.says(
-    "Divide top by bottom; the fraction that is left goes to 0."
+LONG_DIVISION_STEP = POLYNOMIAL_DIVISION.says(
+    "{first} divided by {divisor} is {quotient}; take {quotient} times {bottom} away: {left} is left."
 )
+SYNTHETIC_DIVISION = POLYNOMIAL_DIVISION.says(
+    "Synthetic division by {zero}: {steps}; the last number is the remainder."
+)
+BRING_DOWN = Sentence("{number} comes down")
+MULTIPLY_AND_ADD = Sentence("{sum} is {value}")
+SHIFTS = Law(
+    "shifts",
+    "shifts",
+    notice="It has the form a/(x − h) + k. What are a, h and k?",
+    why="The curve a/x is moved as a whole, its asymptotes and points with it.",
+)
+READ_SHIFTS = DOMAIN.says("It is {curve}, moved: h = {h}, k = {k}. The bottom is zero at h.")
+MOVED_ASIDE = VERTICAL_ASYMPTOTE.says("The vertical asymptote is moved along: {unknown} = h.")
+MOVED_UP = HORIZONTAL_ASYMPTOTE.says("The horizontal asymptote is moved along: y = k.")
+TWO_POINTS_MOVED = SHIFTS.says("Two points of {curve}, {first} and {second}, are moved along.")
+RANGE_OF_SHIFTED = SHIFTS.says("Every value but k is taken.")
+ONE_MORE_POINT = Law(
+    "one-more-point",
+    "one more point",
+    notice="On which side of its asymptotes does the curve run? Put a simple number in.",
+    why="One point decides for a whole stretch.",
+)
+PUT_POINT_IN = ONE_MORE_POINT.says("One more point that fits the paper: put {place} in.")
 X_INTERCEPT = Law(
     "x-intercept",
     "x-intercepts",

@@ -126,7 +126,7 @@ STEPS: tuple[MarkStep, ...] = (
         f.FACTOR_DENOMINATOR,
         f.FACTOR_DENOMINATORS,
     ),
-    _step("splits-middle", "splits the middle term by the right pair", t.SPLIT_MIDDLE, t.SPLIT_MIDDLE_AND_GROUP),
+    _step("splits-middle", "splits the middle term by the right pair", t.SPLIT_MIDDLE, t.SPLIT_MIDDLE_AND_GROUP, t.BY_INSPECTION),
     _step("divides-out", "divides out the common factor", f.DIVIDE_OUT, f.OPPOSITE_FACTORS, n.REDUCE_FRACTIONS),
     # equations
     _step(
@@ -162,6 +162,7 @@ STEPS: tuple[MarkStep, ...] = (
     _step("substitutes", "names the part that repeats", q.SUBSTITUTE),
     _step("puts-back", "goes back to the unknown", q.PUT_BACK),
     _step("raises", "raises whole sides to the power", eq.RAISE_BOTH_SIDES),
+    _step("common-top", "makes the tops equal and uses that they are", eq.ONE_FROM_EACH, eq.COMMON_TOP),
     _step("equal-exponents", "sets the exponents equal", eq.EQUATE_EXPONENTS),
     _step(
         "no-solution",
@@ -207,6 +208,7 @@ FEATURES = {
 """The step of each feature, by its label: a result of its own, which no other line shows."""
 TIDIES = frozenset(
     (n.ADD_NUMBERS, n.SUBTRACT_NUMBERS, n.DECIMAL_AS_FRACTION, n.IMPROPER_FRACTION, n.REORDER)
+    + (functions.SHIFTS, functions.ONE_MORE_POINT)
     + (linear.TURN_EQUATION_ROUND, linear.SOLVE_LINEAR)
 )
 """Laws that tidy up: they earn no mark of their own."""

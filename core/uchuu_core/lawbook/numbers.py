@@ -1,6 +1,7 @@
 """Laws of numbers: order of operations, signs, fractions."""
 
 from uchuu_core.lawbook.law import Family, Law
+from uchuu_core.lawbook.says import Sentence
 
 WORK_OUT_POWER = Law(
     "work-out-power",
@@ -24,6 +25,7 @@ MULTIPLY_NUMBERS = Law(
     families=Family.COLLECTS | Family.POWERS,
 )
 PRODUCT_IS = MULTIPLY_NUMBERS.says("{product} is {value}.")
+WHAT_IS_LEFT = MULTIPLY_NUMBERS.says("Multiply what is left.")
 PRODUCT_BEFORE_SUM = MULTIPLY_NUMBERS.says("{product} is {value}.", lead="× before + and −")
 WORK_PRODUCTS_OUT = MULTIPLY_NUMBERS.says("Work out {parts}.")
 DIVIDE_NUMBERS = Law(
@@ -85,9 +87,10 @@ FRACTIONS_TO_LCD = COMMON_DENOMINATOR.says("Rewrite each fraction with the LCD, 
 TOPS_OVER_PRODUCT = COMMON_DENOMINATOR.says(
     "Write both fractions over one denominator, and join the tops."
 )
-TERMS_TO_LCD = COMMON_DENOMINATOR.says("Rewrite every term with the LCD, {lcd}.")
-TERMS_TO_LCD_EXCLUDED = COMMON_DENOMINATOR.says(
-    "Rewrite every term with the LCD, {lcd}; {excluded}."
+LACKS = Sentence("{term} lacks {factor}")
+EACH_TERM_LACKS = COMMON_DENOMINATOR.says("Rewrite every term with the LCD, {lcd}: {lacking}.")
+EACH_TERM_LACKS_EXCLUDED = COMMON_DENOMINATOR.says(
+    "Rewrite every term with the LCD, {lcd}: {lacking}; {excluded}."
 )
 ADD_FRACTIONS = Law(
     "add-fractions",
@@ -126,6 +129,7 @@ IMPROPER_FRACTION = Law(
     notice="Mixed numbers are sums. How are they written as one fraction?",
     why="A mixed number is a whole number plus a fraction.",
 )
+AS_MIXED = IMPROPER_FRACTION.says("Written as a mixed number, {fraction} is {value}.")
 MIXED_AS_IMPROPER = IMPROPER_FRACTION.says("Write mixed numbers as improper fractions.")
 REDUCE_FRACTIONS = Law(
     "reduce-fractions",

@@ -21,6 +21,7 @@ BOTH_SOLUTIONS = Law(
     is_decision=True,
 )
 WRITE_BOTH = BOTH_SOLUTIONS.says("Write both solutions out.")
+SPLIT_PLUS_MINUS = BOTH_SOLUTIONS.says("± stands for two equations: write each one.")
 ISOLATE_THE_SQUARE = Law(
     "isolate-the-square",
     "isolate the square",

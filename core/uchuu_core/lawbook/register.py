@@ -15,6 +15,7 @@ from uchuu_core.lawbook import (
     numbers,
     quadratics,
     radicals,
+    twinning,
 )
 from uchuu_core.lawbook.law import Law
 from uchuu_core.lawbook.says import Sentence
@@ -34,6 +35,7 @@ CHAPTERS = (
     judging,
     marking,
     noticing,
+    twinning,
 )
 LAWS: dict[str, Law] = {
     law.key: law for chapter in CHAPTERS for law in vars(chapter).values() if isinstance(law, Law)

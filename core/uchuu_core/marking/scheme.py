@@ -32,7 +32,7 @@ def scheme(
         return {"school": school, "marks": [], "total": 0}
     found = ways(problem)
     if school == "deductions":
-        return _deductions(found, worth)
+        return _deductions(found, worth, problem)
     steps = _steps(found, worth, problem)
     marks = [_step_mark(step, [one.key for one in steps], found) for step in steps]
     if problem.task != "study" or not marks:
@@ -84,9 +84,13 @@ def _more(found: tuple[MarkedWay, ...], problem: Problem) -> list[SchemeMark]:
     marks = []
     if problem.form:
         marks.append(_mark(FORM, "form", said.FOR_FORM().text))
-    if found and found[0].rejects:
+    if _asks_for_check(found, problem):
         marks.append(_mark(CHECK, "check", said.FOR_CHECK().text))
     return marks
+
+
+def _asks_for_check(found: tuple[MarkedWay, ...], problem: Problem) -> bool:
+    return bool(found) and bool(found[0].rejects) and problem.house.checks != "none"
 
 
 def _mark(key: str, kind: MarkKind, says: str, steps: list[str] | None = None) -> SchemeMark:
@@ -105,7 +109,7 @@ def _fit(marks: list[SchemeMark], worth: int | None) -> None:
         turn += 1
 
 
-def _deductions(found: tuple[MarkedWay, ...], worth: int | None) -> Scheme:
+def _deductions(found: tuple[MarkedWay, ...], worth: int | None, problem: Problem) -> Scheme:
     total = worth or min(MOST_STEPS, len(found[0].steps) if found else 0) + 2
     points = _mark(POINTS, "accuracy", said.FOR_POINTS().text)
     points["worth"] = total
@@ -115,7 +119,7 @@ def _deductions(found: tuple[MarkedWay, ...], worth: int | None) -> Scheme:
         (MISSING, "method", 1, said.OFF_MISSING().text),
         (FORM, "form", 1, said.OFF_FORM().text),
     ]
-    if found and found[0].rejects:
+    if _asks_for_check(found, problem):
         off.append((CHECK, "check", 1, said.OFF_CHECK().text))
     marks = [points]
     for key, kind, much, says in off:

@@ -1,12 +1,14 @@
 """All methods, and working a problem by one of them: every line passes the kernel before it leaves."""
 
 from collections.abc import Iterator
+from functools import lru_cache
 from itertools import islice
 
 from uchuu_core.contract import Task
 from uchuu_core.failures import MethodDoesNotApply, OutOfScope, TooLarge
 from uchuu_core.kernel.finished import unmet_forms
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.methods.closing import closing
 from uchuu_core.methods.complex_numbers import COMPLEX
 from uchuu_core.methods.domain import DOMAIN
 from uchuu_core.methods.equations.methods import EQUATIONS
@@ -20,7 +22,7 @@ from uchuu_core.methods.parts_first import parts_first
 from uchuu_core.methods.polynomials import EXPAND_AND_COLLECT
 from uchuu_core.methods.radical_methods import RADICALS
 from uchuu_core.methods.rational_methods import RATIONAL
-from uchuu_core.methods.study import STUDY
+from uchuu_core.methods.study import STUDIES
 from uchuu_core.tree.nodes import (
     AllExcept,
     Builder,
@@ -34,7 +36,7 @@ from uchuu_core.tree.nodes import (
     ValueSet,
 )
 
-METHODS: tuple[Method, ...] = (
+ROUTES: tuple[Method, ...] = (
     COMPLEX,
     LEFT_TO_RIGHT,
     *NESTED,
@@ -45,9 +47,12 @@ METHODS: tuple[Method, ...] = (
     *FACTORING,
     *RATIONAL,
     DOMAIN,
-    STUDY,
+    *STUDIES,
     *EQUATIONS,
 )
+"""Every method, ended where its route ends."""
+METHODS = tuple(closing(route) for route in ROUTES)
+"""Every method, its answer left in the form that the house has."""
 
 
 FORMS_OF_WORK = ("rationalised", "positive exponents")
@@ -77,7 +82,10 @@ def is_finished(posed: Posed, task: Task) -> bool:
         return False
     try:
         complex_too = posed.numbers.is_complex
-        return not unmet_forms(posed.given, task, FORMS_OF_WORK, is_complex=complex_too)
+        largest = posed.house.powers_up_to
+        return not unmet_forms(
+            posed.given, task, FORMS_OF_WORK, is_complex=complex_too, powers_up_to=largest
+        )
     except (NotRational, Undefined):
         return False
 
@@ -103,21 +111,28 @@ def serving(posed: Posed, task: Task) -> Iterator[Method]:
 
 def applicable(posed: Posed, task: Task) -> list[Method]:
     """Return the methods that apply: those that are taught, then the default first."""
+    return list(_applicable(posed, task))
+
+
+@lru_cache(maxsize=64)
+def _applicable(posed: Posed, task: Task) -> tuple[Method, ...]:
+    """Do as ``applicable``; remembered, since one working asks several times."""
     found = sorted(
-        serving(posed, task), key=lambda m: (m.key not in posed.taught, not m.suits(posed))
+        serving(posed, task), key=lambda m: (m.key not in posed.house.methods, not m.suits(posed))
     )
     if found or task not in PARTS_FIRST.tasks or is_finished(posed, task):
-        return found
-    return [PARTS_FIRST] if _refusal(PARTS_FIRST, posed) is None else []
+        return tuple(found)
+    return (PARTS_FIRST,) if _refusal(PARTS_FIRST, posed) is None else ()
 
 
 def _from_there(posed: Posed) -> Iterator[Moment]:
     """Go on with the first method that applies, where one does."""
-    for method in islice(serving(posed, "simplify"), 1):
-        yield from method.moments(posed)
+    serve = (m for m in ROUTES if "simplify" in m.tasks and _refusal(m, posed) is None)
+    for route in islice(serve, 1):
+        yield from route.moments(posed)
 
 
-PARTS_FIRST = parts_first(_from_there)
+PARTS_FIRST = closing(parts_first(_from_there))
 """Serves where no other method does."""
 
 

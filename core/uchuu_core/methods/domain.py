@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from itertools import pairwise
 
+from uchuu_core.contract import Domains
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.numbers import REAL
@@ -23,6 +24,7 @@ from uchuu_core.lawbook.functions import (
     WHERE_DENOMINATOR_ZERO,
 )
 from uchuu_core.lawbook.quadratics import ZERO_FACTORS_EXCLUDED
+from uchuu_core.methods.domain_lines import written_domain
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
 from uchuu_core.methods.written import integer_factors, product_tree
 from uchuu_core.tree import build
@@ -85,15 +87,19 @@ def _moments(posed: Posed) -> Iterator[Moment]:
     given, unknown = posed.given, posed.unknown
     below = _denominators(given)
     if any(isinstance(p, Root) and p.index % 2 == 0 and letters(p) for p in parts(given)):
-        yield from _of_roots(build.without_brackets(given), below, unknown)
+        yield from _of_roots(build.without_brackets(given), below, unknown, posed.house.domains)
     elif below:
-        yield from _of_denominators(below, unknown)
+        yield from _of_denominators(below, unknown, posed.house.domains)
     else:
         says = NOTHING_BELOW()
-        yield Moment(Outcome("all real numbers"), says, KEY)
+        yield Moment(_everything(posed.house.domains), says, KEY)
 
 
-def _of_denominators(below: list[Expr], unknown: str) -> Iterator[Moment]:
+def _everything(notation: Domains) -> Line:
+    return written_domain(Outcome("all real numbers"), SolutionSet(everything=True), "", notation)
+
+
+def _of_denominators(below: list[Expr], unknown: str, notation: Domains) -> Iterator[Moment]:
     algebra = ring((unknown,))
     written = tuple(Relation(d, "=", _ZERO) for d in below)
     zero: Line = written[0] if len(written) == 1 else Either(written)
@@ -105,11 +111,12 @@ def _of_denominators(below: list[Expr], unknown: str) -> Iterator[Moment]:
     line: Line = factored[0] if len(factored) == 1 else Either(tuple(factored))
     if line != zero:
         yield Moment(line, FACTOR_ALL_BELOW(), BOARD)
-    points = solution_set(zero, unknown, algebra, REAL).points
+    zeros = solution_set(zero, unknown, algebra, REAL)
+    points = zeros.points
     numbers = sorted(p for p in points if isinstance(p, Algebraic))
     if not numbers:
         says = NEVER_ZERO(below[0])
-        yield Moment(Outcome("all real numbers"), says, KEY)
+        yield Moment(_everything(notation), says, KEY)
         return
     values = [tree_of(number) for number in numbers]
     if any(value is None for value in values):
@@ -118,10 +125,11 @@ def _of_denominators(below: list[Expr], unknown: str) -> Iterator[Moment]:
     found: Line = named[0] if len(named) == 1 else Either(named)
     yield Moment(found, ZERO_FACTORS_EXCLUDED())
     says = LEFT_OUT()
-    yield Moment(AllExcept(tuple(values)), says, KEY)  # type: ignore[arg-type]
+    domain = AllExcept(tuple(values))  # type: ignore[arg-type]
+    yield Moment(written_domain(domain, complement(zeros), unknown, notation), says, KEY)
 
 
-def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
+def _of_roots(given: Line, below: list[Expr], unknown: str, notation: Domains) -> Iterator[Moment]:
     """Yield the lines where even roots stand, denominators beside them or not."""
     conditions: list[Relation] = []
     under_bar = {p for d in below for p in parts(d) if p == d or p in getattr(d, "factors", ())}
@@ -148,11 +156,12 @@ def _of_roots(given: Line, below: list[Expr], unknown: str) -> Iterator[Moment]:
     found = intersection(sets)
     if found.everything:
         says = HOLDS_FOR_EVERY_NUMBER()
-        yield Moment(Outcome("all real numbers"), says, KEY)
+        yield Moment(_everything(notation), says, KEY)
         return
     solved = _written(found, unknown)
-    if solved != line:
-        yield Moment(solved, SOLVE_EACH_CONDITION(), KEY)
+    domain = written_domain(solved, found, unknown, notation)
+    if domain != line:
+        yield Moment(domain, SOLVE_EACH_CONDITION(), KEY)
 
 
 def _written(found: SolutionSet, unknown: str) -> Line:

@@ -19,9 +19,11 @@ from uchuu_core.lawbook.exponents import (
 )
 from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS, NUMBERS_IN_FRONT, NUMBERS_WORKED_OUT
 from uchuu_core.lawbook.says import Says, listed
+from uchuu_core.limits import LARGEST_POWER
 from uchuu_core.methods.bases import Base, as_primes, common_base
+from uchuu_core.methods.distribution import Distribution
 from uchuu_core.methods.method import BOARD, KEY, Method, Moment, Posed
-from uchuu_core.methods.order_of_operations import fractions_for_decimals
+from uchuu_core.methods.order_of_operations import better_in_primes, fractions_for_decimals
 from uchuu_core.methods.orders import Rule, chain, rewritten
 from uchuu_core.methods.powers import Exponents, Powers, powers_of, same_factors
 from uchuu_core.methods.written import ring_of
@@ -108,82 +110,6 @@ def _in_primes(part: Line) -> Line:
             return part
 
 
-class Distribution:
-    """Takes powers of products, quotients and powers apart.
-
-    Args:
-        exponents: Reads and writes exponents.
-    """
-
-    def __init__(self, exponents: Exponents) -> None:
-        self._exponents = exponents
-        self.met: list[Expr] = []
-
-    def of(self, node: Expr) -> Expr:
-        """Return *node* with every power on a single base."""
-        match node:
-            case Power(base, exponent):
-                inner = self.of(base)
-                return self._power(inner, self._exponents.of(exponent), node)
-            case Product(factors, _):
-                return build.product(self.of(factor) for factor in factors)
-            case Quotient(top, bottom, mark):
-                return Quotient(self.of(top), self.of(bottom), mark)
-            case Signed(sign, body):
-                return Signed(sign, self.of(body))
-            case _:
-                return node
-
-    def _power(self, base: Expr, exponent: object, written: Expr) -> Expr:
-        exponents = self._exponents
-        value = exponents.number(exponent)
-        is_whole = value is not None and value.denominator == 1
-        match base:
-            case Product(factors, _):
-                self._require(is_whole or _are_positive(factors))
-                self.met.append(written)
-                return build.product(self._power(f, exponent, written) for f in factors)
-            case Quotient(top, bottom, _) if not (
-                isinstance(top, Number) and isinstance(bottom, Number) and not is_whole
-            ):
-                self._require(is_whole or _are_positive((top, bottom)))
-                self.met.append(written)
-                above, below = (self._power(side, exponent, written) for side in (top, bottom))
-                return Quotient(above, below)
-            case Power(inner, outer):
-                first = exponents.of(outer)
-                self._require(is_whole or _are_positive((inner,)) or self._is_odd(first))
-                self.met.append(written)
-                return exponents.power(inner, first * exponent)
-            case Signed("-", body):
-                self._require(is_whole)
-                assert value is not None
-                self.met.append(written)
-                power = self._power(body, exponent, written)
-                return power if value.numerator % 2 == 0 else build.negative(power)
-            case Number("1"):
-                return base
-            case _:
-                return exponents.power(base, exponent)
-
-    def _is_odd(self, exponent: object) -> bool:
-        value = self._exponents.number(exponent)
-        return value is not None and value.denominator == 1 and value.numerator % 2 == 1
-
-    def _require(self, holds: bool) -> None:
-        if not holds:
-            raise OutOfScope(
-                "A power that is no whole number stands on letters that may be negative."
-            )
-
-
-def _are_positive(bases: tuple[Expr, ...]) -> bool:
-    return all(
-        isinstance(b, Number) or (isinstance(b, Power) and isinstance(b.base, Number))
-        for b in bases
-    )
-
-
 _MISSING = {
     LAWS: "a number in it has a fraction as exponent: write it in primes",
     PRIMES: "no number in it is composite",
@@ -217,21 +143,21 @@ def _in_shape(given: Expr, school: str) -> tuple[Expr, Says | None] | None:
 
 
 @lru_cache(maxsize=64)
-def _worked(given: Expr, school: str) -> list[Moment]:
+def _worked(given: Expr, school: str, largest: int) -> list[Moment]:
     """Return the moments.
 
     Raises:
         OutOfScope: it is no product of powers, or the school is not for it.
     """
-    return list(_moments(given, school))
+    return list(_moments(given, school, largest))
 
 
-def _moments(given: Expr, school: str) -> Iterator[Moment]:
+def _moments(given: Expr, school: str, largest: int) -> Iterator[Moment]:
     exponents = Exponents(ring_of(given))
     order = chain(
         rewritten(fractions_for_decimals, lambda _: DECIMALS_AS_FRACTIONS()),
         _shaped_for(school),
-        lambda line: product_of_powers(line, exponents, keeps_powers=school != LAWS),
+        lambda line: product_of_powers(line, exponents, school != LAWS, largest),
     )
     return order(given)
 
@@ -254,10 +180,12 @@ def _shaped_for(school: str) -> Rule:
     return work
 
 
-def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> Iterator[Moment]:
+def product_of_powers(
+    node: Expr, exponents: Exponents, keeps_powers: bool, largest: int = LARGEST_POWER
+) -> Iterator[Moment]:
     """Yield the lines from a product of powers to its simplest form.
 
-    ``keeps_powers``: powers of numbers are worked out only at the end.
+    ``keeps_powers``: powers of numbers are worked out only at the end; those above *largest* are left.
 
     Raises:
         OutOfScope: it is no product of powers.
@@ -268,7 +196,7 @@ def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> I
 
     def numbers_in_front(line: Expr) -> Iterator[Moment]:
         powers = read(line)
-        if keeps_powers or _repeats_number(powers):
+        if keeps_powers or largest < LARGEST_POWER or _repeats_number(powers):
             return
         early = _positive_worked(powers)
         if not same_factors(early, powers):
@@ -292,7 +220,9 @@ def product_of_powers(node: Expr, exponents: Exponents, keeps_powers: bool) -> I
         numbers_in_front,
         gathered,
         crossed,
-        rewritten(lambda line: read(line).worked_out().tree(), lambda _: NUMBERS_WORKED_OUT(), KEY),
+        rewritten(
+            lambda line: read(line).worked_out(largest).tree(), lambda _: NUMBERS_WORKED_OUT(), KEY
+        ),
     )
     return order(node)
 
@@ -363,7 +293,7 @@ def _refusal(school: str) -> Callable[[Posed], str | None]:
         if any(isinstance(part, (Root, Absolute)) for part in parts(start)):
             return "it holds roots or absolute values"
         try:
-            found = _worked(start, school)
+            found = _worked(start, school, posed.house.powers_up_to)
         except OutOfScope as reason:
             return reason.message[:1].lower() + reason.message[1:].rstrip(".")
         return None if found else "it is in simplest form already"
@@ -372,7 +302,19 @@ def _refusal(school: str) -> Callable[[Posed], str | None]:
 
 
 def _method_moments(school: str) -> Callable[[Posed], Iterator[Moment]]:
-    return lambda posed: iter(_worked(build.without_brackets(posed.given), school))
+    return lambda posed: iter(
+        _worked(build.without_brackets(posed.given), school, posed.house.powers_up_to)
+    )
+
+
+def _suits(school: str) -> Callable[[Posed], bool]:
+    """Return whether the laws suit: not where bases only meet once they are written in primes."""
+
+    def suits(posed: Posed) -> bool:
+        given = posed.given
+        return school != LAWS or not better_in_primes(given) or _in_primes(given) == given
+
+    return suits
 
 
 _WHY = {
@@ -387,6 +329,7 @@ EXPONENTS = tuple(
         refusal=_refusal(school),
         why=why,
         moments=_method_moments(school),
+        suits=_suits(school),
     )
     for school, why in _WHY.items()
 )

@@ -11,6 +11,7 @@ from typing import Any
 
 from flint import fmpq, fmpq_mpoly
 
+from uchuu_core.contract import House
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
 from uchuu_core.lawbook.expanding import COLLECT_DESCENDING, COLLECT_IN_BRACKETS
@@ -47,7 +48,13 @@ from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Power, Quotient, Relation, Sum, Term
 from uchuu_core.tree.paths import letters
 
-SCHOOLS = ("split-middle-and-group", "divide-and-reduce")
+SCHOOLS = ("split-middle-and-group", "divide-and-reduce", "by-inspection")
+"""How a trinomial with a leading coefficient other than 1 is taken apart; the usual way first."""
+
+
+def school_of(house: House) -> str:
+    """Return the school that the house teaches, the usual one where it names none."""
+    return next((key for key in house.methods if key in SCHOOLS), SCHOOLS[0])
 
 
 @dataclass(slots=True)

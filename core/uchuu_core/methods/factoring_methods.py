@@ -3,13 +3,13 @@
 from collections.abc import Iterator
 from typing import Any
 
-from uchuu_core.methods.factoring import SCHOOLS, Route, route
+from uchuu_core.methods.factoring import SCHOOLS, Route, route, school_of
 from uchuu_core.methods.method import Method, Moment, Posed
 
 
 def _refusal(key: str) -> Any:
     def refusal(posed: Posed) -> str | None:
-        found = route(posed.given, key if key in SCHOOLS else SCHOOLS[0])
+        found = route(posed.given, key if key in SCHOOLS else school_of(posed.house))
         if isinstance(found, str):
             return found
         if key == "factor":
@@ -30,11 +30,13 @@ _MISSING = {
     "sum-product": "no trinomial with leading coefficient 1 turns up",
     "split-middle-and-group": "no trinomial with another leading coefficient than 1 turns up",
     "divide-and-reduce": "no trinomial with another leading coefficient than 1 turns up",
+    "by-inspection": "no trinomial with another leading coefficient than 1 turns up",
     "grouping": "there are no four terms to group",
 }
 _WHY = {
     "split-middle-and-group": "Split the middle term by the pair, group, take out: every line is proved.",
     "divide-and-reduce": "Divide the pair by the leading coefficient, reduce, clear the denominators.",
+    "by-inspection": "Try first and last terms until outer and inner product make the middle one.",
     "sum-product": "A pair with the last number as product and the middle one as sum.",
     "difference-of-squares": "One square less another.",
     "sum-of-cubes": "Two cubes.",
@@ -47,7 +49,7 @@ _WHY = {
 
 def _moments(key: str) -> Any:
     def moments(posed: Posed) -> Iterator[Moment]:
-        found = route(posed.given, key if key in SCHOOLS else SCHOOLS[0])
+        found = route(posed.given, key if key in SCHOOLS else school_of(posed.house))
         assert isinstance(found, Route)
         return iter(found.moments)
 

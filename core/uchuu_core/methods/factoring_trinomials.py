@@ -14,7 +14,9 @@ from uchuu_core.lawbook.factoring import (
     BRACKET_OUT_AFTER_SPLIT,
     DENOMINATORS_TO_THE_FRONT,
     FACTOR_FROM_EACH_PAIR,
+    FIRST_TIMES_FIRST,
     GROUP_TWO_BY_TWO,
+    OUTER_AND_INNER,
     PAIR,
     PAIR_DIVIDED,
     PAIR_TRIED,
@@ -23,7 +25,7 @@ from uchuu_core.lawbook.factoring import (
 )
 from uchuu_core.lawbook.numbers import REDUCE_THEM
 from uchuu_core.lawbook.says import Says, listed
-from uchuu_core.methods.method import BOARD, RIDES_ALONG
+from uchuu_core.methods.method import BOARD
 from uchuu_core.methods.written import (
     monomial_tree,
     polynomial_terms,
@@ -122,6 +124,8 @@ def split(polynomial: fmpq_mpoly, algebra: Ring, school: str) -> Split | None:
         return _by_sum_and_product(found, pair)
     if school == "divide-and-reduce":
         return _divided_and_reduced(found, pair, algebra)
+    if school == "by-inspection":
+        return _by_inspection(found, pair, algebra)
     return _middle_split(found, pair, algebra)
 
 
@@ -154,6 +158,32 @@ def _middle_split(t: Trinomial, pair: tuple[int, int], algebra: Ring) -> Split:
             (grouped_line, FACTOR_FROM_EACH_PAIR(), BOARD),
         ),
     )
+
+
+def _by_inspection(t: Trinomial, pair: tuple[int, int], algebra: Ring) -> Split:
+    """Write both brackets at once, and say how the middle term comes about."""
+    (one, _), (other, _) = _divided_and_reduced(t, pair, algebra).factors
+    firsts, lasts = zip(*(_first_and_last(side, t) for side in (one, other)), strict=True)
+
+    def tree(polynomial: fmpq_mpoly) -> Expr:
+        return polynomial_tree(polynomial, algebra)
+
+    says = OUTER_AND_INNER(
+        first=FIRST_TIMES_FIRST(tree(firsts[0]), tree(firsts[1])),
+        last=FIRST_TIMES_FIRST(tree(lasts[0]), tree(lasts[1])),
+        outer=tree(firsts[0] * lasts[1]),
+        inner=tree(lasts[0] * firsts[1]),
+        middle=tree(t.b * t.u * t.v),
+    )
+    return Split("by-inspection", ((one, 1), (other, 1)), says)
+
+
+def _first_and_last(binomial: fmpq_mpoly, t: Trinomial) -> tuple[fmpq_mpoly, fmpq_mpoly]:
+    """Return the term with u and the one with v."""
+    (u,) = t.u.monoms()
+    terms = zip(binomial.monoms(), binomial.coeffs(), strict=True)
+    first = next(t.u * number for degrees, number in terms if tuple(degrees) == tuple(u))
+    return first, binomial - first
 
 
 def _taken_out(binomial: fmpq_mpoly, algebra: Ring) -> tuple[fmpq_mpoly, fmpq_mpoly]:
@@ -202,7 +232,7 @@ def _divided_and_reduced(t: Trinomial, pair: tuple[int, int], algebra: Ring) -> 
             (
                 Product((a, *ends), ("", "")),
                 REDUCE_THEM(),
-                RIDES_ALONG,
+                BOARD,
             ),
         ),
     )

@@ -7,14 +7,14 @@ leaves lines out and joins their sentences; it never changes the route.
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
-from uchuu_core.contract import Density, Task
+from uchuu_core.contract import AS_USUAL, Density, House, Task
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.lawbook.law import Law
 from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import plain
 from uchuu_core.tree.build import ZERO
-from uchuu_core.tree.nodes import Expr, Line, Relation
+from uchuu_core.tree.nodes import Chain, Expr, Line, Relation
 
 MOST_MOMENTS = 300
 """A method that goes on for longer is stopped: ours would be at fault, or the problem too large."""
@@ -28,13 +28,14 @@ class Moment:
     """One line of work, and what is said at it: the sentence of the law that led to it.
 
     ``weight``: 0 only at fine density, 1 on the board, 2 in a key. ``condition``: what the line
-    needs to hold (“x != 0”), empty when nothing.
+    needs to hold (“x != 0”), empty when nothing. ``is_quiet``: its sentence is said only where the line is written.
     """
 
     line: Line
     says: Says
     weight: int = BOARD
     condition: str = ""
+    is_quiet: bool = False
 
     @property
     def law(self) -> Law:
@@ -46,13 +47,19 @@ class Moment:
 class Posed:
     """A problem as methods see it: what is given, the unknown ("" for none), its numbers.
 
-    ``taught``: the methods that the course teaches; they come before others.
+    ``house``: the conventions of the course; the methods that it teaches come before others.
+    ``forms``: forms that the problem itself asks for.
     """
 
     given: Line
     unknown: str = ""
     numbers: Numbers = REAL
-    taught: tuple[str, ...] = ()
+    house: House = AS_USUAL
+    forms: tuple[str, ...] = ()
+
+    def given_as(self, line: Line) -> "Posed":
+        """Return the same problem with another line as its given."""
+        return replace(self, given=line)
 
 
 def _always(_posed: Posed) -> bool:
@@ -94,14 +101,32 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
         listed.append(moment)
         if len(listed) > MOST_MOMENTS:
             raise OutOfScope(f"This takes more than {MOST_MOMENTS} steps. Use a smaller problem.")
+    turning = _turning_point(listed) if least == KEY else None
     for number, moment in enumerate(listed):
-        if moment.weight < least and number < len(listed) - 1:
-            waiting += moment.says
+        if moment.weight < least and number < len(listed) - 1 and number != turning:
+            waiting += Says() if moment.is_quiet else moment.says
             continue
         says = waiting + moment.says if least == BOARD else moment.says
         written.append(replace(moment, says=says))
         waiting = Says()
     return written
+
+
+def _turning_point(listed: list[Moment]) -> int | None:
+    """Return the line that a key has besides the answer, where it would have the answer alone.
+
+    It is the last one at which something was chosen; else the one before the answer. None where the board has no
+    more than two lines.
+    """
+    on_board = [
+        n
+        for n, moment in enumerate(listed[:-1])
+        if moment.weight >= BOARD and not isinstance(moment.line, Chain)  # what is only named
+    ]
+    if len(on_board) < 2 or any(moment.weight >= KEY for moment in listed[:-1]):
+        return None
+    chosen = [n for n in on_board if listed[n].law.is_decision]
+    return chosen[-1] if chosen else on_board[-1]
 
 
 def not_zero(node: Expr) -> str:

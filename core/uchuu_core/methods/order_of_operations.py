@@ -3,14 +3,15 @@
 import itertools
 from collections.abc import Iterator
 from fractions import Fraction
-from math import lcm
+from math import gcd, lcm, log
 
 from flint import fmpz
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.lawbook.numbers import DECIMALS_AS_FRACTIONS, FRACTIONS_TO_LCD, MIXED_AS_IMPROPER
-from uchuu_core.lawbook.says import listed
+from uchuu_core.lawbook.says import Says, listed
+from uchuu_core.methods.across import Written, multiplied_across
 from uchuu_core.methods.method import BOARD, RIDES_ALONG, Method, Moment, Posed
 from uchuu_core.methods.orders import chain, exhaust, rewritten
 from uchuu_core.moves.conditions import numeral
@@ -173,10 +174,20 @@ def _one_rank(line: Line) -> Iterator[Moment]:
         yield from _common_denominators(now, chosen)
     for number, place in enumerate(chosen):
         says = says_of(now, place.path, place.part, place.new)
-        now = replace_at(now, place.path, _fitting(place.new, decimals))  # type: ignore[assignment]
-        now = _tidy(now)
         last = number == len(chosen) - 1
-        yield Moment(now, says, BOARD if last else RIDES_ALONG)
+        before = now
+        for part, why, weight in _steps(place, says, decimals):
+            now = _tidy(replace_at(before, place.path, part))  # type: ignore[arg-type]
+            yield Moment(now, why, weight if last else RIDES_ALONG)
+
+
+def _steps(place: _Place, says: Says, decimals: bool) -> list[Written]:
+    """Return what is written for one place, one line or some."""
+    if not decimals and place.law in ("multiply-numbers", "divide-numbers"):
+        across = list(multiplied_across(build.without_brackets(place.part)))
+        if across:
+            return across
+    return [(_fitting(place.new, decimals), says, BOARD)]
 
 
 def _one_number(line: Line) -> Iterator[Moment]:
@@ -279,6 +290,33 @@ def worked_out(node: Expr) -> list[Line]:
     return kept[-3:] if len(kept) > 3 else kept
 
 
+_LARGE = 1000
+"""Powers whose product is above are not worked out by hand before bases are compared."""
+
+
+def better_in_primes(line: Line) -> bool:
+    """Return whether it is a product of powers of numbers that share bases or primes, and the powers are large."""
+    if any(
+        isinstance(part, (Sum, Root, Absolute, Mixed)) for part in parts(line) if part is not line
+    ):
+        return False
+    powers = [part for part in parts(line) if isinstance(part, Power)]
+    sizes = [
+        float(abs(exponent)) * log(max(abs(base.numerator), base.denominator))
+        for part in powers
+        if (base := numeral(part.base)) and (exponent := numeral(part.exponent)) is not None
+    ]
+    if sum(sizes) <= log(_LARGE):
+        return False
+    if len({part.base for part in powers}) < len(powers):
+        return True
+    bases = {part for part in parts(line) if isinstance(part, Number) and part.is_whole}
+    exponents = {inner for part in powers for inner in parts(part.exponent)}
+    numbers = [int(base.text) for base in bases - exponents if base.value > 1]
+    composite = any(not fmpz(number).is_prime() for number in numbers)
+    return composite and any(gcd(a, b) > 1 for a, b in itertools.combinations(numbers, 2))
+
+
 def _refusal(posed: Posed) -> str | None:
     line = posed.given
     if isinstance(line, Relation):
@@ -308,4 +346,5 @@ LEFT_TO_RIGHT = Method(
     refusal=_refusal,
     why="Only numbers: brackets first, then powers, then × and ÷, then + and −, from the left.",
     moments=lambda posed: moments(posed.given),
+    suits=lambda posed: not better_in_primes(posed.given),
 )

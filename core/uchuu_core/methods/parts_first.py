@@ -15,9 +15,9 @@ from uchuu_core.methods.polynomials import (
     collected_inside,
     everywhere,
     flattened,
-    open_sums,
 )
 from uchuu_core.moves.laws import arithmetic
+from uchuu_core.moves.laws.expanding import open_sums
 from uchuu_core.moves.said import collected_says
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Line, Power, Product, Relation

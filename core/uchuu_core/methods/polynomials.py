@@ -27,6 +27,7 @@ from uchuu_core.lawbook.numbers import (
     WORK_QUOTIENTS_OUT,
 )
 from uchuu_core.lawbook.says import Says, listed
+from uchuu_core.methods.groups import group_by_group
 from uchuu_core.methods.method import KEY, Method, Moment, Posed
 from uchuu_core.methods.orders import Rule, chain, exhaust, first_of, rewritten
 from uchuu_core.methods.written import polynomial_tree, ring_of
@@ -211,24 +212,13 @@ def _not_too_long(line: Line) -> Iterator[Moment]:
     yield from ()
 
 
-def open_sums(line: Line) -> list[Sum]:
-    """Return the sums in *line* that have like terms, numbers among them."""
-    return [
-        part
-        for _, part in walk(line)
-        if isinstance(part, Sum)
-        and expanding.like_terms(part)
-        and all(term.sign != "+-" for term in part.terms)
-    ]
-
-
 def collected_inside(line: Line) -> Line:
     """Return *line* with the like terms of every sum in it joined."""
 
     def change(part: Line) -> Line:
         return expanding.collected(part) if isinstance(part, Sum) and part in found else part
 
-    found = open_sums(line)
+    found = expanding.open_sums(line)
     return rebuild(line, change) if found else line
 
 
@@ -266,13 +256,23 @@ REDUCE = rewritten(lambda line: rebuild(line, _reduced), _said_of_reducing)
 """Fractions of one term over a number are brought to lowest terms."""
 LEAVE_BRACKETS_OUT = rewritten(open_subtracted, said_of_opening)
 """Brackets without a factor before them are left out."""
+
+
+def _collected(line: Line) -> Iterator[Moment]:
+    """Yield the line with the like terms of every sum joined, group by group where every move is written."""
+    new = collected_inside(line)
+    if new != line:
+        yield from group_by_group(line, new)
+        yield Moment(new, collected_says(*expanding.open_sums(line)), KEY)
+
+
 _EXPAND = chain(
     expansions,
     LEAVE_BRACKETS_OUT,
     rewritten(flattened, lambda _: POWERS_OF_A_LETTER()),
     REDUCE,
     _not_too_long,
-    rewritten(collected_inside, lambda line: collected_says(*open_sums(line)), KEY),
+    _collected,
 )
 
 

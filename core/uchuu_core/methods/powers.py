@@ -1,19 +1,20 @@
 """Products of powers over products of powers, with exponents that may hold letters."""
 
+from collections import Counter
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from math import gcd
 from typing import Any
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.limits import LARGEST_POWER
 from uchuu_core.methods.written import polynomial_tree
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Number, Power, Product, Quotient, Signed, Sum, Symbol, Term
 
 MOST_EXPONENT = 64
-LARGEST_POWER = 10**12
-"""Powers of numbers above are left as powers."""
 Factor = tuple[Expr, Any]
 """A base and its exponent, a polynomial in the letters of the problem."""
 
@@ -131,13 +132,21 @@ class Powers:
                 (there if negative else here).append((base, -exponent if negative else exponent))
         return replace(self, above=tuple(above), below=tuple(below))
 
-    def worked_out(self) -> "Powers":
-        """Work out the powers of numbers and reduce the number in front."""
+    def worked_out(self, largest: int = LARGEST_POWER) -> "Powers":
+        """Work out the powers of numbers that are not above *largest*, and reduce the number in front.
+
+        A power that shares a factor with another number is worked out, however large.
+        """
         coefficient = Fraction(self.sign)
+        whole = Counter(
+            base
+            for base, _ in (*self.above, *self.below)
+            if isinstance(base, Number) and base.is_whole
+        )
         kept: list[list[Factor]] = [[], []]
         for side, factors in enumerate((self.above, self.below)):
             for base, exponent in factors:
-                value = self._number(base, exponent)
+                value = self._number(base, exponent, None if _is_tied(base, whole) else largest)
                 if value is None:
                     kept[side].append((base, exponent))
                 else:
@@ -149,14 +158,28 @@ class Powers:
         sign = -1 if coefficient < 0 else 1
         return Powers(self.exponents, sign, tuple(kept[0]), tuple(kept[1]))
 
-    def _number(self, base: Expr, exponent: Any) -> Fraction | None:
+    def _number(self, base: Expr, exponent: Any, largest: int | None) -> Fraction | None:
         power = self.exponents.number(exponent)
         if not isinstance(base, Number) or power is None or power.denominator != 1:
             return None
         if abs(power.numerator) > MOST_EXPONENT:
             return None
         found = base.value**power.numerator
-        return found if max(found.numerator, found.denominator) <= LARGEST_POWER else None
+        if largest is None or abs(power) == 1:
+            return found
+        return None if max(found.numerator, found.denominator) > largest else found
+
+
+def _is_tied(base: Expr, whole: Counter[Number]) -> bool:
+    """Return whether the number *base* shares a factor with another of the numbers *whole*."""
+    return (
+        isinstance(base, Number)
+        and base in whole
+        and any(
+            gcd(int(base.value), int(other.value)) > 1 and (other != base or times > 1)
+            for other, times in whole.items()
+        )
+    )
 
 
 def _base(node: Expr) -> Expr:

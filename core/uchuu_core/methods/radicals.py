@@ -6,6 +6,7 @@ from typing import Any
 
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring
+from uchuu_core.lawbook.expanding import EVERY_TERM_BY_EVERY_TERM, WRITE_POWER_AS_PRODUCT
 from uchuu_core.lawbook.radicals import (
     ADD_COEFFICIENTS,
     IN_PRIMES,
@@ -159,8 +160,7 @@ class Radicals:
     def sum(self, value: Roots, wrap: Wrap, is_given: bool = False) -> Roots:
         """Multiply, split, take out, collect; *wrap* writes the part into the whole."""
         if is_given and _multiplies(self._given):
-            says = ROOT_TIMES_ITSELF() if _is_root_squared(self._given) else UNDER_ONE_ROOT()
-            self.write(wrap(value.tree()), says)
+            self._multiplied(value, wrap)
         elif is_given and any(
             isinstance(p, Root) and isinstance(p.radicand, Quotient) for p in parts(self._given)
         ):
@@ -190,6 +190,21 @@ class Radicals:
             says = LIKE_RADICALS_IS(terms, value.tree()) if is_one else ADD_COEFFICIENTS()
             self.write(wrap(value.tree()), says, KEY)
         return value
+
+    def _multiplied(self, value: Roots, wrap: Wrap) -> None:
+        """Multiply roots; a sum squared is written twice, then every term is multiplied by every term."""
+        given = self._given
+        if (
+            isinstance(given, Power)
+            and isinstance(given.base, Sum)
+            and given.exponent == Number("2")
+        ):
+            self.write(wrap(build.product((given.base, given.base))), WRITE_POWER_AS_PRODUCT())
+        if any(isinstance(part, Sum) for part in parts(given)):
+            says = EVERY_TERM_BY_EVERY_TERM()
+        else:
+            says = ROOT_TIMES_ITSELF() if _is_root_squared(given) else UNDER_ONE_ROOT()
+        self.write(wrap(value.tree()), says)
 
     def _opens(self, inside: Product, index: int) -> bool:
         outside, absolute, _ = taken_out(inside, index, self.is_safe)

@@ -36,7 +36,7 @@ SCHOOLS = (
         "solve",
         "x/2 + 1 = x/3 + 4",
         "clear-fractions",
-        "simplify-both-sides-then-undo",
+        "keep-fractions",
     ),
     _school(
         "quadratic",
@@ -46,12 +46,20 @@ SCHOOLS = (
         "complete-the-square",
         "quadratic-formula",
     ),
-    _school("trinomial", "factor", "6x^2 + 7x - 3", "split-middle-and-group", "divide-and-reduce"),
+    _school(
+        "trinomial",
+        "factor",
+        "6x^2 + 7x - 3",
+        "split-middle-and-group",
+        "divide-and-reduce",
+        "by-inspection",
+    ),
     _school("root", "simplify", "sqrt(72)", "largest-square-factor", "prime-factorisation"),
     _school(
         "below", "simplify", "6/sqrt(12)", "simplify-then-rationalise", "combine-then-rationalise"
     ),
     _school("rational", "solve", "2/x + 1/3 = 1", "multiply-by-lcd", "common-denominators"),
+    _school("proportion", "solve", "5/(2x) = 7/(4x - 6)", "multiply-by-lcd", "cross-multiply"),
     _school(
         "complex",
         "simplify",
@@ -59,4 +67,5 @@ SCHOOLS = (
         "combine-then-divide",
         "multiply-through-by-lcd",
     ),
+    _school("division", "study", "(x^2 + 3x + 5)/(x - 1)", "long-division", "synthetic-division"),
 )

@@ -1,8 +1,8 @@
 """Studying a rational function: factor, exclude, hole or asymptote, compare degrees, intercepts, ends."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from fractions import Fraction
-from typing import Any
 
 from flint import fmpq, fmpq_poly
 
@@ -10,34 +10,44 @@ from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import INFINITY, MINUS_INFINITY, Features, features_of
 from uchuu_core.kernel.points import NotRational, Undefined
-from uchuu_core.kernel.rational_functions import Ring, ring
+from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.kernel.solutions import SolutionSet, complement
 from uchuu_core.kernel.written import tree_of
 from uchuu_core.lawbook.fractions import DIVIDE_OUT_STAYS_EXCLUDED, FACTOR_BOTH, ONE_FRACTION
 from uchuu_core.lawbook.functions import (
     DIVIDE_SHIFTS,
-    DIVIDE_TOP_BY_BOTTOM,
     EQUAL_DEGREES,
     HOLE_AT,
     LOWER_ON_TOP,
+    MOVED_ASIDE,
+    MOVED_UP,
     MUST_NOT_BE_ZERO,
     NOTHING_BECOMES_ZERO,
     OBLIQUE,
     ONLY_HIGHEST_POWERS,
+    PUT_POINT_IN,
     PUT_ZERO_IN,
+    RANGE_OF_SHIFTED,
+    READ_SHIFTS,
     STAYS_BELOW,
     TOP_NEVER_ZERO,
     TOP_ZERO,
+    TWO_POINTS_MOVED,
     ZERO_IS_EXCLUDED,
 )
 from uchuu_core.lawbook.says import listed
+from uchuu_core.methods.division import LONG, SYNTHETIC, division
+from uchuu_core.methods.domain_lines import written_domain
 from uchuu_core.methods.fractions_in_letters import fraction_in_factors
 from uchuu_core.methods.method import KEY, Method, Moment, Posed
-from uchuu_core.methods.written import polynomial_tree
+from uchuu_core.methods.written import polynomial_tree, univariate
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Coordinates,
+    Either,
     Expr,
     Feature,
+    Line,
     Outcome,
     Power,
     Quotient,
@@ -48,6 +58,10 @@ from uchuu_core.tree.nodes import (
     Term,
 )
 from uchuu_core.tree.paths import letters
+from uchuu_core.tree.shape import unordered
+
+PAPER = 10
+"""Points with a coordinate beyond do not fit the paper."""
 
 
 def written_number(number: Algebraic | fmpq) -> Expr:
@@ -64,22 +78,14 @@ def written_number(number: Algebraic | fmpq) -> Expr:
     return tree
 
 
-def polynomial(values: fmpq_poly, unknown: str) -> Expr:
-    """Write a polynomial."""
-    algebra = ring((unknown,))
-    return polynomial_tree(_polynomial(values, algebra, unknown), algebra)
-
-
-def _polynomial(values: fmpq_poly, algebra: Ring, unknown: str) -> Any:
-    total = algebra.one * 0
-    for degree in range(values.degree() + 1):
-        total += algebra.letter(unknown) ** degree * values[degree]
-    return total
-
-
 class _Study:
-    def __init__(self, given: Expr, unknown: str) -> None:
-        self.given, self.unknown = given, unknown
+    """One function; ``division``: how top is divided by bottom, long or synthetic."""
+
+    def __init__(self, given: Expr, posed: Posed, division: str = LONG) -> None:
+        self.given, self.unknown, self.house = given, posed.unknown, posed.house
+        unknown = posed.unknown
+        synthetic = SYNTHETIC in posed.house.methods
+        self.division = SYNTHETIC if synthetic else division
         self.letter = Symbol(unknown)
         self.features: Features = features_of(given, unknown)
 
@@ -88,7 +94,54 @@ class _Study:
         yield from self._breaks()
         yield from self._asymptotes()
         yield from self._intercepts()
+        yield from self._one_more_point()
         yield from self._ends()
+
+    def shifted_lines(self) -> Iterator[Moment]:
+        """Yield the lines of a function that is read off its shifts."""
+        assert self.features.shift is not None
+        _, h, k = (build.number_of(value) for value in self.features.shift)
+        says = READ_SHIFTS(curve=self._curve(), h=h, k=k)
+        yield replace(self._domain(), says=says)
+        across, up = (Relation(self.letter, "=", h), Relation(Symbol("y"), "=", k))
+        yield Moment(Feature("vertical asymptote", (across,)), MOVED_ASIDE(self.letter), KEY)
+        yield Moment(Feature("horizontal asymptote", (up,)), MOVED_UP(), KEY)
+        yield self._two_points()
+        missed = Relation(Symbol("y"), "!=", k)
+        yield Moment(Feature("range", (missed,)), RANGE_OF_SHIFTED(), KEY)
+        yield from self._intercepts()
+        yield from self._ends()
+
+    def _curve(self) -> Expr:
+        """Return a/x, before it is moved."""
+        assert self.features.shift is not None
+        a = self.features.shift[0]
+        whole = Quotient(build.number_of(abs(a)), self.letter)
+        return build.negative(whole) if a < 0 else whole
+
+    def _two_points(self) -> Moment:
+        """Return (1, a) and (−1, −a) of a/x, moved."""
+        assert self.features.shift is not None
+        a, h, k = self.features.shift
+        one = fmpq(1)
+        pairs = [((one, a), (h + 1, k + a)), ((-one, -a), (h - 1, k - a))]
+        old, new = zip(*(map(_point, pair) for pair in pairs), strict=True)
+        says = TWO_POINTS_MOVED(curve=self._curve(), first=old[0], second=old[1])
+        return Moment(Feature("points", new), says)
+
+    def _one_more_point(self) -> Iterator[Moment]:
+        """Yield a point with small whole coordinates, in the last stretch that has one."""
+        f = self.features
+        small = [(x, y) for x, y in f.points if x and y and y.q == 1 and abs(x) <= PAPER >= abs(y)]
+        if f.bottom.degree() == 0 or not small:
+            return
+        x, y = min(small, key=lambda point: (-self._stretch_of(point[0]), abs(point[1])))
+        place = Relation(self.letter, "=", build.number_of(x))
+        yield Moment(Feature("point", (_point((x, y)),)), PUT_POINT_IN(place))
+
+    def _stretch_of(self, x: fmpq) -> int:
+        here = Algebraic.of(x)
+        return sum(low < here for low in (*self.features.vertical, *self.features.zeros))
 
     def _algebra(self) -> Iterator[Moment]:
         algebra = ring((self.unknown,))
@@ -96,7 +149,7 @@ class _Study:
         fraction = fraction_in_factors(now, algebra)
         if fraction is None:
             f = self.features
-            now = self._over(polynomial(f.top, self.unknown), f.bottom)
+            now = self._over(univariate(f.top, self.unknown), f.bottom)
             says = ONE_FRACTION()
             if now != self.given:
                 yield Moment(now, says)
@@ -124,14 +177,23 @@ class _Study:
     def _over(self, top: Expr, bottom: fmpq_poly) -> Expr:
         if bottom.degree() == 0:
             return top
-        return Quotient(top, polynomial(bottom, self.unknown))
+        return Quotient(top, univariate(bottom, self.unknown))
 
     def _domain(self) -> Moment:
         excluded = self.features.excluded
         if not excluded:
             says = NOTHING_BECOMES_ZERO()
-            return Moment(Feature("domain", (Outcome("all real numbers"),)), says)
+            line: Line = Outcome("all real numbers")
+            found = written_domain(
+                line, SolutionSet(everything=True), self.unknown, self.house.domains
+            )
+            return Moment(Feature("domain", (found,)), says)  # type: ignore[arg-type]
         items = tuple(Relation(self.letter, "!=", written_number(x)) for x in excluded)
+        if self.house.domains != "except":
+            zeros = SolutionSet(points=frozenset(excluded))
+            condition = items[0] if len(items) == 1 else Either(items)
+            domain = written_domain(condition, complement(zeros), self.unknown, self.house.domains)
+            items = (domain,)  # type: ignore[assignment]
         says = MUST_NOT_BE_ZERO()
         return Moment(Feature("domain", items), says, KEY)
 
@@ -169,28 +231,17 @@ class _Study:
                 says = EQUAL_DEGREES(top=lead[0], bottom=lead[1])
             line = Relation(y, "=", written_number(f.horizontal))
             yield Moment(Feature("horizontal asymptote", (line,)), says, KEY)
-        if f.shift is not None and top == bottom and self._shifted() != self.given:
+        if f.shift is not None and top == bottom and self.shifted() != self.given:
             says = DIVIDE_SHIFTS()
-            yield Moment(self._shifted(), says)
+            yield Moment(self.shifted(), says)
         if f.horizontal is None:
-            divided = self._divided()
-            says = DIVIDE_TOP_BY_BOTTOM()
-            yield Moment(divided, says)
+            yield from division(f, self.division)
         if f.is_oblique:
-            line = Relation(y, "=", polynomial(f.quotient, self.unknown))
+            line = Relation(y, "=", univariate(f.quotient, self.unknown))
             says = OBLIQUE()
             yield Moment(Feature("oblique asymptote", (line,)), says, KEY)
 
-    def _divided(self) -> Expr:
-        f = self.features
-        rest = polynomial(f.remainder, self.unknown)
-        bottom = polynomial(f.bottom, self.unknown)
-        sign = "-" if isinstance(rest, Signed) else "+"
-        rest = rest.body if isinstance(rest, Signed) else rest
-        terms = build.terms_of(polynomial(f.quotient, self.unknown))
-        return Sum((*terms, Term(sign, Quotient(rest, bottom))))  # type: ignore[arg-type]
-
-    def _shifted(self) -> Expr:
+    def shifted(self) -> Expr:
         assert self.features.shift is not None
         a, h, k = self.features.shift
         inside = build.add(self.letter, build.negative(build.number_of(h)))
@@ -241,6 +292,10 @@ def _is_product(node: Expr) -> bool:
     return any(not isinstance(s, (Sum, Symbol)) or isinstance(s, Power) for s in sides)
 
 
+def _point(at: tuple[fmpq, fmpq]) -> Coordinates:
+    return Coordinates(build.number_of(at[0]), build.number_of(at[1]))
+
+
 def _refusal(posed: Posed) -> str | None:
     given = build.without_brackets(posed.given)
     if isinstance(given, (Relation, Outcome, Feature)):
@@ -248,7 +303,7 @@ def _refusal(posed: Posed) -> str | None:
     if letters(given) != {posed.unknown}:
         return "a function of one letter is studied"
     try:
-        list(_Study(given, posed.unknown).lines())
+        list(_Study(given, posed).lines())
     except NotRational:
         return "it is no rational function"
     except Undefined:
@@ -258,14 +313,68 @@ def _refusal(posed: Posed) -> str | None:
     return None
 
 
-def _moments(posed: Posed) -> Iterator[Moment]:
-    return _Study(build.without_brackets(posed.given), posed.unknown).lines()
+def _needs_division(posed: Posed) -> str | None:
+    """Return why nothing is divided, None where the top has the greater degree."""
+    refusal = _refusal(posed)
+    if refusal:
+        return refusal
+    found = features_of(build.without_brackets(posed.given), posed.unknown)
+    if found.bottom.degree() == 0 or found.horizontal is not None:
+        return "the top has no greater degree than the bottom"
+    return None
 
 
+def _divides_by_linear(posed: Posed) -> str | None:
+    refusal = _needs_division(posed)
+    if refusal:
+        return refusal
+    found = features_of(build.without_brackets(posed.given), posed.unknown)
+    whole = found.bottom.degree() == 1 and found.bottom[0].q == 1
+    return None if whole else "synthetic division divides by x − c alone"
+
+
+def _is_shifted(posed: Posed) -> str | None:
+    """Return why the shifts cannot be read off, None for ``a/(x − h) + k`` as it stands."""
+    refusal = _refusal(posed)
+    if refusal:
+        return refusal
+    given = build.without_brackets(posed.given)
+    study = _Study(given, posed)
+    if study.features.shift is None or unordered(study.shifted()) != unordered(given):
+        return "it is not written as a/(x − h) + k"
+    return None
+
+
+def _study(posed: Posed, division: str = LONG) -> _Study:
+    return _Study(build.without_brackets(posed.given), posed, division)
+
+
+SHIFTED = Method(
+    key="read-the-shifts",
+    tasks=("study",),
+    refusal=_is_shifted,
+    why="It stands as a/(x − h) + k: a, h and k tell everything.",
+    moments=lambda posed: _study(posed).shifted_lines(),
+)
 STUDY = Method(
     key="factor-and-compare-degrees",
     tasks=("study",),
     refusal=_refusal,
     why="A rational function: factor, exclude, compare degrees.",
-    moments=_moments,
+    moments=lambda posed: _study(posed).lines(),
 )
+BY_LONG_DIVISION = Method(
+    key=LONG,
+    tasks=("study",),
+    refusal=_needs_division,
+    why="The degree is higher on top: divide, a term of the quotient at a time.",
+    moments=lambda posed: _study(posed).lines(),
+)
+BY_SYNTHETIC_DIVISION = Method(
+    key=SYNTHETIC,
+    tasks=("study",),
+    refusal=_divides_by_linear,
+    why="The bottom is x − c: divide with the coefficients alone.",
+    moments=lambda posed: _study(posed, SYNTHETIC).lines(),
+)
+STUDIES = (SHIFTED, STUDY, BY_LONG_DIVISION, BY_SYNTHETIC_DIVISION)

@@ -3,7 +3,7 @@
 from fractions import Fraction
 from typing import Any
 
-from flint import fmpq_mpoly
+from flint import fmpq_mpoly, fmpq_poly
 
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.tree import build
@@ -86,3 +86,12 @@ def integer_factors(polynomial: fmpq_mpoly, ring: Ring) -> tuple[Fraction, Facto
         listed.append((part, power))
     listed.sort(key=lambda item: (len(item[0]) > 1, item[0].total_degree(), str(item[0])))
     return value, tuple(listed)
+
+
+def univariate(values: fmpq_poly, unknown: str) -> Expr:
+    """Write a polynomial in one letter."""
+    algebra = ring((unknown,))
+    total = algebra.one * 0
+    for degree in range(values.degree() + 1):
+        total += algebra.letter(unknown) ** degree * values[degree]
+    return polynomial_tree(total, algebra)

@@ -81,7 +81,9 @@ OPERATION = re.compile(
     rf"^\s*(?P<bar>\|)?\s*(?P<op>{SIGN})\s*(?P<by>{DONE_TO})(?P<twice>\s*[|,]?\s+(?P=op)\s*(?P=by))?\s*\|?\s*$"
 )
 ATTACHED = re.compile(rf"\s\|\s*(?P<op>{SIGN}\s*{DONE_TO}|√|\^\s*\d+|²)\s*\|?\s*$")
-GAP = re.compile(r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])(?!(?!sqrt|root|abs)[^\W\d_]{3})")
+GAP = re.compile(
+    r"(?<=[\w)\]²³])(?:\s{2,}|\t+)(?=[\w(√\\])(?!(?!sqrt|root|abs)[^\W\d_]{3})(?=[^=]*=)"
+)
 SIGN_SAID = re.compile(r"(?<==)(?P<value>[^=<>≤≥]*?)\s*[<>≤≥]\s*0\s*$")
 ANSWERS = re.compile(
     r"(?i)\b(?:answer|ans|so|thus|hence|therefore|gives?|get|we|then|final\w*|simplif\w*|result|which|is"

@@ -248,7 +248,7 @@ def _with_little_words(
 
 def is_word(run: str, known: frozenset[str]) -> bool:
     """Return whether letters side by side are a word, not a product of the letters *known*."""
-    if len(run) == 1 or all(letter in known for letter in run):
+    if len(run) == 1 or run in known or all(letter in known for letter in run):
         return False
     if len(run) == 2:
         return run.lower() in patterns.SHORT

@@ -13,6 +13,7 @@ _REALS = re.compile(r"(?<![A-Za-z])R(\s*)(?:\\|∖|\\setminus)(\s*)(?=\{)")
 _IN_REALS = re.compile(r"((?:∈|\bin)\s*)(?:R(?![A-Za-z])|ℜ)")
 _REAL_LETTER = re.compile(r"^\s*[a-z]\s*∈\s*ℝ\s*[,;|]|[,;]\s*[a-z]\s*∈\s*ℝ\s*$")
 _SET_NAME = re.compile(r"^\s*(?:S|L|𝕃|𝕊|[Ss]olution set)\s*=\s*(?=\\?\{|∅)")
+_UNION = re.compile(r"(?<=[)\]}])(\s*)U(?=\s*[(\[{])")
 _ENDING = re.compile(r"(?<=[^\s.])\s*[.!]\s*$")
 _COMMA = re.compile(r"(?<![\d,])\d+,\d+(?![\d,])")
 
@@ -32,6 +33,8 @@ def spelled(text: str) -> str:
         text = _IN_REALS.sub(r"\1ℝ", text)
     if "ℝ" in text:
         text = _REAL_LETTER.sub(_blank, text)
+    if "U" in text and ("∞" in text or "inf" in text):
+        text = _UNION.sub(r"\1∪", text)
     if "{" in text or "∅" in text:
         text = _SET_NAME.sub(_blank, text)
     return _ENDING.sub(_blank, text)

@@ -68,7 +68,9 @@ def scan(text: str, table: re.Pattern[str]) -> Iterator[Piece]:
                 f"“{name}” is a function that is not worked here. Use powers, roots and fractions.",
                 position,
             )
-        if match.lastgroup != "SKIP":
+        if match.lastgroup == "UNIT":
+            yield Piece("NAME", match.group(), position)
+        elif match.lastgroup != "SKIP":
             yield Piece(str(match.lastgroup), match.group(), position)
         position = match.end()
 

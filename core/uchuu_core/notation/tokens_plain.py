@@ -5,6 +5,7 @@ from collections.abc import Iterator
 
 from uchuu_core.notation.meanings import meant
 from uchuu_core.notation.tokens import VULGAR_FRACTIONS, Decimal, Piece, finish, scan
+from uchuu_core.notation.units import QUOTED
 
 _VULGAR = "".join(VULGAR_FRACTIONS)
 
@@ -42,6 +43,7 @@ _PATTERN = rf"""(?ix)
   | (?P<ROOT>root(?=\s*\())
   | (?P<VULGAR>[{_VULGAR}])
   | (?P<SUPERSCRIPT>[⁻]?[⁰¹²³⁴⁵⁶⁷⁸⁹]+)
+  | (?P<UNIT>{QUOTED})
   | (?P<NAME>(?-i:[a-zA-Zα-ωΑ-Ω])(_[0-9]+|[₀-₉]+)?)
   | (?P<DIVIDE>÷|:)
   | (?P<OPEN_SET>\{{)

@@ -55,6 +55,11 @@ _RELATIONS: dict[str, RelationSign] = {
 _SIGNS: dict[str, Sign] = {"PLUS": "+", "MINUS": "-", "PLUS_MINUS": "+-"}
 
 
+def _is_and(token: Token) -> bool:
+    """Whether both relations hold: ``x >= 1 and x < 5``."""
+    return any(word in str(token) for word in ("and", "∧", "wedge"))
+
+
 @v_args(inline=True)
 class TreeBuilder(Transformer[Token, Any]):
     """Builds the tree of one line, bottom-up, while it is parsed."""
@@ -78,8 +83,12 @@ class TreeBuilder(Transformer[Token, Any]):
         return Number(f"0{text}" if text.startswith(".") else text)
 
     def letter(self, token: Token) -> Expr:
+        if token.startswith("\\mathrm{"):
+            return Symbol(token[8:-1])
         if token.startswith("\\"):
             return Symbol(GREEK.get(token[1:], "i"))
+        if token[0] == '"':
+            return Symbol(token.strip('"'))
         name = str(token).translate(_LOWERED)
         name = name.replace("{", "").replace("}", "").replace("_", "")
         return Symbol(name if len(name) == 1 else f"{name[0]}_{name[1:]}")
@@ -280,7 +289,7 @@ class TreeBuilder(Transformer[Token, Any]):
                 continue
             same = Relation(first.left, first.sign, part)
             options.append(part if isinstance(part, Relation) else same)
-        is_or = any(getattr(part, "type", "") == "OR" for part in rest)
+        is_or = any(getattr(part, "type", "") == "OR" and not _is_and(part) for part in rest)
         orders = all(option.sign in ("<", ">", "<=", ">=") for option in options)
         return Either(tuple(options), "or" if is_or and orders else "")
 

@@ -165,7 +165,9 @@ def _rejection(state: Line, context: Context) -> Moment | None:
         return None
     if unmet_forms(state, "solve", (), context.unknown):
         return None
-    board = Board(without_brackets(state), context.unknown, context.numbers)
+    board = Board(
+        without_brackets(state), context.unknown, context.numbers, house=context.problem.house
+    )
     try:
         reject(board, given)
     except OutOfScope:

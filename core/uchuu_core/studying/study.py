@@ -11,7 +11,7 @@ from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.features import Features, Stretch, features_of
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.written import number_text
-from uchuu_core.methods.study import polynomial
+from uchuu_core.methods.written import univariate
 from uchuu_core.notation import plain
 from uchuu_core.studying.curve import branches, window_of
 from uchuu_core.tree.build import without_brackets
@@ -61,7 +61,7 @@ def features_record(given: Line, unknown: str) -> FeaturesRecord:
 def _oblique(found: Features) -> str | None:
     if not found.is_oblique:
         return None
-    line = Relation(Symbol("y"), "=", polynomial(found.quotient, found.unknown))
+    line = Relation(Symbol("y"), "=", univariate(found.quotient, found.unknown))
     return plain(line).replace(" ", "")
 
 

@@ -50,6 +50,7 @@ OWN = {
 FURTHER: dict[str, list[dict[str, Any]]] = {
     "climb": [{**problem, "count": 3} for problem in PROBLEMS[:4]],
     "compare": [{**PROBLEMS[7], "methods": ["complete-the-square", "quadratic-formula"]}],
+    "contrast": [{"error": "expand-square-termwise"}, {"error": "quad-missing-plus-minus"}],
     "examine": [{"own": OWN, "examples": ["(x+4)/2", "3x +"]}, {"own": {**OWN, "after": "a/2+b/2"}, "examples": []}],
     "family": [{"family": "trinomial", "wish": 2, "seed": 1, "avoid": []}],
     "fork": [{**PROBLEMS[6], "wrong": "3x-2+4 = x-8"}, {**PROBLEMS[6], "wrong": "3x^7 = x-8"}],

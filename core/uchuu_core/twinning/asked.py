@@ -24,4 +24,4 @@ def twin(problem: Problem) -> TwinRecord:
         unordered(context_of(replace(problem, given=text), []).given) for text in problem.avoid
     }
     draw = tempting_twin_of if problem.tempting else twin_of
-    return as_record(draw(original, problem.seed, taken), problem.seed)
+    return as_record(draw(original, problem.seed, taken), original, problem.seed)

@@ -1,19 +1,30 @@
 """A run of practice made of one problem: variants of it, from easier to harder."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 from random import Random
 from typing import Any
 
 from uchuu_core.answers.made import Twin as TwinRecord
+from uchuu_core.checking.context import Context
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.inspecting.difficulty import difficulty
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.methods.method import at_density
+from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.shape import unordered
 from uchuu_core.twinning.likeness import likeness
-from uchuu_core.twinning.twin import Original, Twin, as_record, candidates, original_of
+from uchuu_core.twinning.twin import (
+    Original,
+    Twin,
+    as_record,
+    candidates,
+    of_its_kind,
+    original_of,
+    with_given,
+)
 
 MOST = 20
 SEARCHED = 8
@@ -55,7 +66,9 @@ def climb(problem: Problem, count: int) -> list[TwinRecord]:
     if len(steps) < 2:
         raise OutOfScope("Too few variants of this problem work out. Choose one with more numbers.")
     spread = _evenly(steps, min(count, len(steps)))
-    return [as_record(item.found, problem.seed) | {"score": item.score} for item in spread]
+    return [
+        as_record(item.found, original, problem.seed) | {"score": item.score} for item in spread
+    ]
 
 
 def _evenly(steps: list[_Weighed], count: int) -> list[_Weighed]:
@@ -70,24 +83,27 @@ def _variants(
 ) -> list[_Weighed]:
     taken = avoided | {unordered(original.context.given)}
     found: list[_Weighed] = []
-    for worked, line in enumerate(candidates(original, chance, same_kind=same_kind)):
+    drawn = candidates(original, chance)
+    fitting = of_its_kind(drawn, original) if same_kind else _posed(drawn, original)
+    for worked, context in enumerate(fitting):
         if worked == 3 * enough or len(found) == enough:
             break
-        if unordered(line) in taken:
+        if unordered(context.given) in taken:
             continue
-        taken.add(unordered(line))
-        variant = _weighed(line, original)
+        taken.add(unordered(context.given))
+        variant = _weighed(context, original)
         if variant is not None:
             found.append(variant)
     return found
 
 
-def _weighed(line: Any, original: Original) -> _Weighed | None:
-    context = replace(original.context, given=line)
+def _posed(lines: Iterator[Line], original: Original) -> Iterator[Context]:
+    return (with_given(original.context, line) for line in lines)
+
+
+def _weighed(context: Context, original: Original) -> _Weighed | None:
     context = replace(context, problem=context.problem_in_its_letter)
     try:
-        if context.is_equation:
-            context = replace(context, original=context.solutions(line))
         method = chosen(context.posed, context.problem.task, original.likeness.method)
         found, lines = likeness(context, method.key)
         moments = at_density(method.moments(context.posed), "fine")
@@ -99,4 +115,4 @@ def _weighed(line: Any, original: Original) -> _Weighed | None:
     )
     if not nice or len(found.laws) > len(was.laws) + 2 or found.rejected != was.rejected:
         return None
-    return _Weighed(Twin(context, found, lines), difficulty(line, moments)["score"])
+    return _Weighed(Twin(context, found, lines), difficulty(context.given, moments)["score"])

@@ -37,7 +37,7 @@ def draws_for(line: Line) -> list[Draw]:
     if polynomials(line):
         found += [by_factors, by_moving_zeros]
     if holds_powers_of_numbers(line):
-        found.append(by_bases)
+        found += [by_bases, by_two_primes]
     return [*found, by_equal_values, by_each_value, by_bases]
 
 
@@ -192,6 +192,37 @@ def by_bases(line: Line, chance: Random) -> Line | None:
             return None
         line = changed
     return line
+
+
+def by_two_primes(line: Line, chance: Random) -> Line | None:
+    """Numbers made of two primes are made anew of two: mixed ones stay mixed, powers of one stay powers of one."""
+    known = sorted({int(p) for n in numerals(line) if not n.is_exponent for p, _ in _factors(n)})
+    if len(known) != 2:
+        return None
+    primes = dict(zip(known, chance.sample(_PRIMES[:4], 2), strict=True))
+    made: dict[Fraction, Fraction] = {}
+    for numeral in numerals(line):
+        if numeral.is_exponent:
+            new = Fraction(chance.randint(2, max(3, int(numeral.value))))
+        else:
+            if numeral.value not in made:
+                whole = Fraction(1)
+                for prime, _ in _factors(numeral):
+                    whole *= Fraction(primes[int(prime)]) ** chance.randint(1, 2)
+                if whole in made.values():
+                    return None  # different numbers stay different
+                made[numeral.value] = whole
+            new = made[numeral.value]
+        changed = with_numeral(line, numeral.path, new)
+        if changed is None:
+            return None
+        line = changed
+    return line
+
+
+def _factors(numeral: Numeral) -> list[tuple[fmpz, int]]:
+    whole = numeral.value.denominator == 1 and numeral.value > 1
+    return list(fmpz(numeral.value.numerator).factor()) if whole else []
 
 
 def _is_fraction(line: Line, path: Path) -> bool:

@@ -11,8 +11,8 @@ from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import rational_solutions, solution_set
 from uchuu_core.tree.build import number
-from uchuu_core.tree.nodes import Relation, Symbol
-from uchuu_core.tree.paths import letters, replace_at
+from uchuu_core.tree.nodes import Number, Relation, Symbol
+from uchuu_core.tree.paths import letters, part_at, replace_at
 from uchuu_core.twinning.places import numerals, with_numeral
 
 _WANTED = "w_0"
@@ -45,6 +45,8 @@ def fitted(line: Relation, unknown: str, wanted: Fraction, chance: Random) -> Re
     value: fmpq = chance.choice(sorted(values))
     fit = line
     for path in groups[text]:
+        if not isinstance(part_at(fit, path), Number):
+            return None  # the sign that was turned before it stands around it now
         changed = with_numeral(fit, path, Fraction(int(value.p)))
         if changed is None:
             return None

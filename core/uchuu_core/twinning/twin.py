@@ -8,6 +8,7 @@ same and the answer of the same kind. Everything follows from the seed; nothing 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
+from functools import lru_cache
 from itertools import islice
 from random import Random
 from typing import Any
@@ -18,23 +19,25 @@ from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import rational_solutions
+from uchuu_core.lawbook.twinning import SIGNS_ARE_VARIED
 from uchuu_core.methods.catalogue import chosen
 from uchuu_core.notation import plain
 from uchuu_core.studying.study import features_record
-from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
-from uchuu_core.tree.paths import children, parts
-from uchuu_core.tree.shape import outline, structure, unordered
+from uchuu_core.tree.nodes import Either, Line, Number, Outcome, Relation, Signed, Sum
+from uchuu_core.tree.paths import children, parts, walk
+from uchuu_core.tree.shape import outline, unordered
 from uchuu_core.twinning.draws import draws_for
 from uchuu_core.twinning.fitting import fitted
 from uchuu_core.twinning.likeness import Likeness, likeness, quick_kind
 from uchuu_core.twinning.places import has_only_degrees, numerals
+from uchuu_core.twinning.points import ENDS, POINTS, ends_of, is_trivial, points_of, shows
 from uchuu_core.working.lines import WorkedLine
 
 DRAWN = 800
 """Candidates that are drawn before a structure is said to have no room."""
 WORKED = 60
 """Candidates that are worked before the nearest one is taken, or none."""
-AT_ONCE = 12
+AT_ONCE = 10
 """Candidates of which those with the signs of the given are worked first."""
 
 
@@ -44,6 +47,8 @@ class Original:
 
     context: Context
     likeness: Likeness
+    points: frozenset[str]
+    end: Line
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,33 +71,52 @@ def original_of(problem: Problem) -> Original:
     Raises:
         As ``work``.
     """
+    return _original(replace(problem, seed=0, avoid=(), tempting=False))
+
+
+@lru_cache(maxsize=32)
+def _original(problem: Problem) -> Original:
+    """Work the problem once for all its twins."""
     context = context_of(problem, [])
     if problem.task == "solve" and not isinstance(context.given, Relation):
         raise OutOfScope("There is nothing to solve: the given is not an equation.")
-    return Original(context, likeness(context, problem.method)[0])
+    found, lines = likeness(context, problem.method)
+    end = lines[-1].moment.line if lines else context.given
+    return Original(context, found, points_of(context), end)
 
 
 def twin_of(original: Original, seed: int, taken: set[Any]) -> Twin:
-    """Return the twin of *seed* that is not among *taken* (unordered forms).
+    """Return the twin of *seed* that is not among *taken* (unordered forms), all points kept where there is room.
 
     Raises:
         OutOfScope: there is no room for other numbers.
     """
+    for keeps_points in (True, False) if original.points else (False,):
+        found = _nearest(original, twins(original, seed, taken, keeps_points=keeps_points))
+        if found is not None:
+            return found
+    raise OutOfScope(
+        "No other numbers were found with which this works out the same way. "
+        "Choose a problem with more numbers in it, or another method."
+    )
+
+
+def _nearest(original: Original, listed: Iterator[Twin]) -> Twin | None:
+    """Return the first that works the same, else the nearest, None where none is near."""
     nearest: Twin | None = None
-    for found in twins(original, seed, taken):
+    for found in listed:
         if works_the_same(found, original):
             return found
         if nearest is None or _distance(found, original) < _distance(nearest, original):
             nearest = found
     if nearest is None or _distance(nearest, original) > len(original.likeness.laws) // 2:
-        raise OutOfScope(
-            "No other numbers were found with which this works out the same way. "
-            "Choose a problem with more numbers in it, or another method."
-        )
+        return None
     return nearest
 
 
-def twins(original: Original, seed: int, taken: set[Any]) -> Iterator[Twin]:
+def twins(
+    original: Original, seed: int, taken: set[Any], *, keeps_points: bool = True
+) -> Iterator[Twin]:
     """Yield what *seed* draws that is like the original and not among *taken*, ``WORKED`` tried.
 
     Raises:
@@ -104,17 +128,39 @@ def twins(original: Original, seed: int, taken: set[Any]) -> Iterator[Twin]:
     taken = taken | {unordered(given)}
     drawn = candidates(original, Random(f"{seed} {plain(given)}"))
     free = (line for line in drawn if unordered(line) not in taken)
-    for line in islice(_with_its_signs_first(free, given), WORKED):
-        found = _tried(line, original)
+    fitting = of_its_kind(_best_first(free, given), original, keeps_points=keeps_points)
+    for context in islice(fitting, WORKED):
+        found = _tried(context, original)
         if found is not None:
             yield found
 
 
-def _with_its_signs_first(lines: Iterator[Line], given: Line) -> Iterator[Line]:
-    """Yield the lines, of every few those first that have the signs of the given."""
-    wanted = structure(given)
+def _look(line: Line) -> tuple[list[str], list[Fraction]]:
+    """Return the signs and the numbers of a line, in the order in which they stand."""
+    signs: list[str] = []
+    numbers: list[Fraction] = []
+    for _, part in walk(line):
+        if isinstance(part, Sum):
+            signs += [term.sign for term in part.terms]
+        elif isinstance(part, Signed):
+            signs.append(part.sign)
+        elif isinstance(part, Number):
+            numbers.append(part.value)
+    return signs, numbers
+
+
+def _best_first(lines: Iterator[Line], given: Line) -> Iterator[Line]:
+    """Yield the lines, of every few those first that have the signs and the ones of the given, and other numbers."""
+    signs, numbers = _look(given)
+
+    def differs(line: Line) -> tuple[bool, bool]:
+        now, values = _look(line)
+        pairs = list(zip(values, numbers, strict=False))
+        ones = any((a == 1) != (b == 1) for a, b in pairs)
+        return now != signs or ones, 2 * sum(a == b for a, b in pairs) > len(numbers)
+
     while few := list(islice(lines, AT_ONCE)):
-        yield from sorted(few, key=lambda line: structure(line) != wanted)
+        yield from sorted(few, key=differs)
 
 
 def works_the_same(found: Twin, original: Original) -> bool:
@@ -132,13 +178,12 @@ def _distance(found: Twin, original: Original) -> int:
     return len(here) + len(there)
 
 
-def candidates(original: Original, chance: Random, *, same_kind: bool = True) -> Iterator[Line]:
-    """Yield lines of the same look with other numbers; by default only those with a like answer."""
+def candidates(original: Original, chance: Random) -> Iterator[Line]:
+    """Yield lines of the same look with other numbers; whether the answer is alike is not asked."""
     context = original.context
     given = context.given
     draws = draws_for(given)
     look, inside = outline(given), _different_parts(given)
-    kind = None if has_only_degrees(given) else quick_kind(context)
     seen: set[Line] = set()
     for number in range(DRAWN):
         draw = draws[number % len(draws)]
@@ -148,10 +193,25 @@ def candidates(original: Original, chance: Random, *, same_kind: bool = True) ->
         if line is None or line in seen:
             continue
         seen.add(line)
-        if outline(line) != look or _different_parts(line) != inside:
-            continue
-        if kind is None or not same_kind or quick_kind(_with_given(context, line)) == kind:
+        if outline(line) == look and _different_parts(line) == inside and not is_trivial(line):
             yield line
+
+
+def of_its_kind(
+    lines: Iterator[Line], original: Original, *, keeps_points: bool = False
+) -> Iterator[Context]:
+    """Yield of each line, posed as the original is, those with a like answer as far as the kernel alone sees it.
+
+    ``keeps_points``: only those that show every point of the original as well.
+    """
+    context = original.context
+    kind = None if has_only_degrees(context.given) else quick_kind(context)
+    for line in lines:
+        posed = with_given(context, line)
+        if kind is not None and quick_kind(posed) != kind:
+            continue
+        if not keeps_points or shows(posed, original.points):
+            yield posed
 
 
 def _different_parts(line: Line) -> int:
@@ -175,7 +235,7 @@ def _fitted(line: Relation, context: Context, chance: Random) -> Line | None:
     return fitted(line, context.unknown, wanted, chance) or line
 
 
-def _with_given(context: Context, line: Line) -> Context:
+def with_given(context: Context, line: Line) -> Context:
     """Return the context of another given with the same letters; unsolved where it cannot be solved."""
     changed = replace(context, given=line, original=None)
     if context.original is None:
@@ -186,23 +246,32 @@ def _with_given(context: Context, line: Line) -> Context:
         return changed
 
 
-def _tried(line: Line, original: Original) -> Twin | None:
-    """Work the line; return it when it is like the original and as nice."""
-    problem = replace(original.context.problem_in_its_letter, given=plain(line))
+def _tried(context: Context, original: Original) -> Twin | None:
+    """Work the problem; return it when it is like the original and as nice, with another answer where it may be."""
+    problem = replace(context.problem_in_its_letter, given=plain(context.given))
+    context = replace(context, problem=problem)
     try:
-        context = context_of(problem, [])
         found, lines = likeness(context, original.likeness.method)
         if not (found.is_like(original.likeness) and found.is_as_nice(original.likeness)):
             return None
         by_choice = chosen(context.posed, problem.task, problem.method)
     except Failure:
         return None
-    return Twin(context, found, lines) if by_choice.key == found.method else None
+    twin = Twin(context, found, lines)
+    kept = ends_of(original.end, original.likeness.rejected) <= ends_of(twin.end, found.rejected)
+    return twin if by_choice.key == found.method and kept else None
 
 
-def as_record(found: Twin, seed: int) -> TwinRecord:
-    """Return the contract's record of a twin."""
+def as_record(found: Twin, original: Original, seed: int) -> TwinRecord:
+    """Return the contract's record of a twin, with what it keeps of the original."""
+    kept = original.points & points_of(found.context)
+    keeps = [POINTS[name]() for name in POINTS if name in kept]
+    ends = ends_of(found.end, found.likeness.rejected)
+    keeps += [ENDS[name]() for name in ENDS if name in ends]
+    if _look(found.context.given)[0] != _look(original.context.given)[0]:
+        keeps.append(SIGNS_ARE_VARIED())
     record: TwinRecord = {
+        "keeps": [says.record() for says in keeps],
         "given": plain(found.context.given),
         "answer": plain(found.end),
         "outcome": None,

@@ -3,14 +3,14 @@
 from dataclasses import replace
 
 from uchuu_core.answers.checked import CandidateCheck
-from uchuu_core.answers.worked import Studied, Worked, WorkedLine
+from uchuu_core.answers.worked import Difficulty, Studied, Worked, WorkedLine
 from uchuu_core.checking.context import Context, context_of
 from uchuu_core.checking.entries import reading_of
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.steps import solutions_or_none
 from uchuu_core.contract import Problem
 from uchuu_core.failures import OutOfScope
-from uchuu_core.inspecting.difficulty import difficulty
+from uchuu_core.inspecting.difficulty import difficulty, harder
 from uchuu_core.kernel.algebraic import Algebraic
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.solving import excluded_points
@@ -56,7 +56,7 @@ def work(problem: Problem) -> Worked:
         "excluded": excluded_of(context),
         "rejected": [],
         "checks": [],
-        "difficulty": difficulty(given, _all_moves(method, context)),
+        "difficulty": _difficulty(method, context),
     }
     if not lines and is_finished(posed, problem.task):
         record |= {"outcome": "already finished", "says": why_finished(problem.task)}
@@ -72,11 +72,19 @@ def work(problem: Problem) -> Worked:
         record["features"] = features_record(given, context.unknown)
         record["found_by"] = found_by(record["lines"])
         record["curve"] = curves(given, context.unknown)
-    elif problem.task != "domain":
+    elif problem.task != "domain" and problem.house.checks == "every":
         record["checks"] = value_checks(given, end)
         if problem.task == "factor":
             record["multiplied_back"] = [plain(m.line) for m in multiplied_out(end)]
     return record
+
+
+def _difficulty(method: Method, context: Context) -> Difficulty:
+    """Return how hard it is by *method*; a detour is not easier than the standard way."""
+    standard = chosen(context.posed, context.problem.task, None)
+    ways = [_all_moves(way, context) for way in dict.fromkeys((standard, method))]
+    one, *more = (difficulty(context.given, way) for way in ways)
+    return harder(one, more[0]) if more else one
 
 
 def _all_moves(method: Method, context: Context) -> list[Moment]:
@@ -125,11 +133,21 @@ def _add_answers(record: Worked, end: Line, lines: list[Written], context: Conte
         {"value": number_text(value), "why": _why_rejected(value, record["checks"], context)}
         for value in sorted(rejected)
     ]
+    if not _are_asked_for(context, lines):
+        thrown_out = {f"{context.unknown} = {number_text(value)}" for value in rejected}
+        record["checks"] = [check for check in record["checks"] if check["value"] in thrown_out]
     if isinstance(end, Outcome):
         record["outcome"] = end.says
         return
     options = end.options if isinstance(end, Either) else (end,)
     record["answers"] = [plain(option.right) for option in options]  # type: ignore[union-attr]
+
+
+def _are_asked_for(context: Context, lines: list[Written]) -> bool:
+    """Whether the house asks for the checks of all solutions."""
+    if context.problem.house.checks == "where-needed":
+        return any(line.verdict == "may-add" for line in lines)
+    return context.problem.house.checks == "every"
 
 
 def _why_rejected(value: Algebraic, checks: list[CandidateCheck], context: Context) -> str:

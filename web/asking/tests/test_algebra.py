@@ -131,7 +131,7 @@ def test_house_rules_change_how_a_line_is_read(ada: ApiClient) -> None:
     after = ada.call("POST", "/algebra/read", {"text": "1/2x"}).json()["text"]
 
     assert (before, after) == ("(1/2)x", "1/(2x)")
-    assert ada.call("GET", "/house").json() == rules
+    assert ada.call("GET", "/house").json().items() >= rules.items()
 
 
 def test_the_catalogue_is_served_with_its_repairs(ada: ApiClient) -> None:
@@ -141,14 +141,18 @@ def test_the_catalogue_is_served_with_its_repairs(ada: ApiClient) -> None:
     assert all(entry["wrong"] and entry["right"] and entry["repair"] for entry in found)
 
 
-def test_complex_solutions_count_when_they_are_asked_for(ada: ApiClient) -> None:
-    paper = {"task": "solve", "given": "x^2 + 4 = 0", "lines": ["x = +-2i"]}
+@pytest.mark.parametrize("numbers", ["real", "complex"])
+def test_complex_solutions_count_asked_for_or_not(ada: ApiClient, numbers: str) -> None:
+    paper = {"task": "solve", "given": "x^2 + 4 = 0", "numbers": numbers}
+    right = {"right": True, "finished": True, "missing": [], "extra": []}
 
-    real = ada.call("POST", "/algebra/check", paper).json()
-    complex_ = ada.call("POST", "/algebra/check", {**paper, "numbers": "complex"}).json()
+    found = [
+        ada.call("POST", "/algebra/check", {**paper, "lines": [line]}).json()["answer"]
+        for line in ("x = +-2i", "x = +-3i", "x = 2i")
+    ]
 
-    assert not real["answer"]["right"]
-    assert complex_["answer"] == {"right": True, "finished": True, "missing": [], "extra": []}
+    assert found[0] == right
+    assert [answer["right"] for answer in found] == [True, False, False]
 
 
 def test_a_line_is_given_in_the_notations_of_other_programs(ada: ApiClient) -> None:

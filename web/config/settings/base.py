@@ -48,9 +48,11 @@ INSTALLED_APPS = [
     "sets.apps.SetsConfig",
     "proofs.apps.ProofsConfig",
     "classes",
+    "lessons",
     "papers.apps.PapersConfig",
     "deliveries.apps.DeliveriesConfig",
     "scans.apps.ScansConfig",
+    "log",
     "keeping.apps.KeepingConfig",
     "config",
 ]

@@ -103,6 +103,44 @@ def test_density_forks_and_seed_change_what_is_shown(ada: ApiClient) -> None:
     assert len(orders) > 1
 
 
+@pytest.mark.parametrize(
+    ("rules", "problem", "left"),
+    [
+        ({"plus_minus": "kept"}, {"task": "solve", "given": "x^2 - 6x - 3 = 0"}, "x = 3 ± 2sqrt(3)"),
+        ({"fractions": "mixed"}, {"task": "evaluate", "given": "2/3 + 3/4"}, "1 5/12"),
+        ({"powers": "left"}, {"task": "simplify", "given": "(2x^3)^4"}, "2^4x^12"),
+        ({"domains": "interval"}, {"task": "domain", "given": "sqrt(x - 3)"}, "[3, ∞)"),
+        ({"no_real_root": "complex"}, {"task": "solve", "given": "x^2 + 4 = 0"}, "x = 2i or x = -2i"),
+        ({"numerators": "factored"}, {"task": "simplify", "given": "1/x + 1/(x + 2)"}, "2(x + 1)/(x(x + 2))"),
+    ],
+)  # fmt: skip
+def test_a_sets_own_rules_decide_how_its_key_leaves_answers(
+    ada: ApiClient, rules: dict[str, str], problem: dict[str, str], left: str
+) -> None:
+    usual = ada.set_of(problem)
+    other = ada.set_of(problem, house=rules)
+
+    assert left in _get(ada, f"{other['id']}/sheet/key.txt").decode()
+    assert left in _get(ada, f"{other['id']}/sheet/short.txt").decode()
+    assert left not in _get(ada, f"{usual['id']}/sheet/short.txt").decode()
+
+
+@pytest.mark.parametrize(
+    ("given", "every", "where_needed", "none"),
+    [("3(x - 2) = 9", 1, 0, 0), ("sqrt(x + 6) = x", 2, 2, 1), ("2/x + 1/3 = 1", 1, 1, 0)],
+)
+def test_which_checks_a_key_shows_is_a_rule_of_the_house(
+    ada: ApiClient, given: str, every: int, where_needed: int, none: int
+) -> None:
+    counted = []
+    for rule in ("every", "where-needed", "none"):
+        stored = ada.set_of({"task": "solve", "given": given}, house={"checks": rule})
+        (item,) = sheet_of(ProblemSet.objects.get(pk=stored["id"]), Wish("key")).items
+        counted.append(len(item.checks))
+
+    assert counted == [every, where_needed, none]
+
+
 def test_the_right_answers_of_a_sheet_fall_on_every_letter(ada: ApiClient) -> None:
     given = [{"task": "solve", "given": f"{n}(x - 2) = 3x + {n}"} for n in range(4, 12)]
     stored = ada.set_of(*given)

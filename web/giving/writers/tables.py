@@ -2,6 +2,7 @@
 
 import csv
 import io
+from collections.abc import Iterable
 from typing import Any
 
 from openpyxl import Workbook
@@ -58,12 +59,34 @@ def rows_of(stored: ProblemSet) -> list[list[Any]]:
 
 
 def csv_table(stored: ProblemSet) -> str:
-    """Return the table as CSV; cells that a spreadsheet would calculate begin with an apostrophe."""
+    """Return the table as CSV."""
+    return csv_of([list(COLUMNS), *rows_of(stored)])
+
+
+def csv_of(rows: Iterable[list[Any]]) -> str:
+    """Return rows as CSV; cells that a spreadsheet would calculate begin with an apostrophe."""
     out = io.StringIO()
-    writer = csv.writer(out)
-    writer.writerow(COLUMNS)
-    for row in rows_of(stored):
-        writer.writerow([harmless(cell) for cell in row])
+    csv.writer(out).writerows([harmless(cell) for cell in row] for row in rows)
+    return out.getvalue()
+
+
+def workbook_of(title: str, rows: Iterable[list[Any]]) -> Workbook:
+    """Return a workbook with one sheet of these rows, the first of them its head."""
+    book = Workbook()
+    sheet = book.worksheets[0]
+    sheet.title = title
+    for row in rows:
+        sheet.append([harmless(cell) for cell in row])
+    for cell in sheet[1]:
+        cell.font = Font(bold=True)
+    sheet.freeze_panes = "B2"
+    return book
+
+
+def bytes_of(book: Workbook) -> bytes:
+    """Return a workbook as the bytes of its file."""
+    out = io.BytesIO()
+    book.save(out)
     return out.getvalue()
 
 
@@ -90,6 +113,4 @@ def workbook(stored: ProblemSet) -> bytes:
     for column, width in (("B", 24), ("E", 32), ("K", 40), ("L", 24), ("N", 40), ("O", 60)):
         sheet.column_dimensions[column].width = width
     sheet.freeze_panes = "A2"
-    out = io.BytesIO()
-    book.save(out)
-    return out.getvalue()
+    return bytes_of(book)

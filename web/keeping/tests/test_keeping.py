@@ -51,7 +51,32 @@ def _fill_classes(teacher: ApiClient, given: str) -> None:
     key = teacher.call("GET", path).json()["works"][0]["marks"][0]["key"]
     teacher.call("PUT", f"{path}/decision", {"item": item, "key": key, "earned": 1, "why": "aloud"})
     teacher.call("PUT", f"{path}/comment", {"item": item, "comment": "Look again."})
+    name = {"line": "2x = 4", "name": "Took two off the right"}
+    named = teacher.call("PUT", f"/sittings/{grid['id']}/items/1/name", name)
+    assert named.status_code == 200, named.json()
     teacher.call("PUT", f"/sittings/{grid['id']}/release", {"released": True})
+    _fill_lessons(teacher, made["id"], given)
+
+
+def _fill_lessons(teacher: ApiClient, school_class: str, given: str) -> None:
+    """Hold a lesson, carry the rest of it over, and say when reviews come."""
+    body = {"school_class": school_class, "set": given, "date": "2026-11-23", "title": "Monday"}
+    lesson = teacher.call("POST", "/lessons", body).json()
+    path = f"/lessons/{lesson['id']}"
+    answer = {"label": "A", "text": "x = 3", "right": True, "count": 20}
+    held = {
+        "seconds": 200,
+        "shown": 1,
+        "lines": 2,
+        "hands": [{"after": 0, "kind": "choices", "counts": [answer]}],
+        "forks": [{"after": 0, "error": "lineq-subtracts-coefficient", "name": "Subtracts it"}],
+    }
+    item = lesson["items"][0]["id"]
+    assert teacher.call("PUT", f"{path}/items/{item}/held", held).status_code == 204
+    teacher.call("POST", f"{path}/end")
+    assert teacher.call("POST", f"{path}/carry", {"date": "2026-11-25"}).status_code == 201
+    reviews = {"days": [3, 9], "free": [["2026-12-21", "2027-01-03"]]}
+    assert teacher.call("PUT", f"/lessons/reviews/{school_class}", reviews).status_code == 200
 
 
 def test_what_is_kept_comes_back_whole_in_another_account(ada: ApiClient, ben: ApiClient) -> None:
@@ -65,6 +90,13 @@ def test_what_is_kept_comes_back_whole_in_another_account(ada: ApiClient, ben: A
     sitting = ben.call("GET", "/sittings").json()[0]
     cells = ben.call("GET", f"/sittings/{sitting['id']}").json()["cells"]
     assert [cell["overruled"] for cell in cells] == [1]
+    assert [cell["error"] for cell in cells] == ["Took two off the right"]
+    lessons = ben.call("GET", "/lessons").json()
+    assert [(row["title"], row["reached"]) for row in lessons] == [("Monday", 0), ("Monday", 1)]
+    first = ben.call("GET", f"/lessons/{lessons[1]['id']}").json()
+    assert first["carried_to"] == lessons[0]["id"]
+    assert first["items"][0]["hands"][0]["counts"][0]["count"] == 20
+    assert first["items"][0]["example"] is not None
     assert set(_restore(ben, kept)["outcome"].values()) == {0}
     assert not any(job.params for job in Job.objects.filter(kind="restore")), "files are not kept"
     assert _everything(ben) == kept

@@ -1,6 +1,6 @@
 """Marking a sitting: in the background, equal lines of an item once, the grid filling as it goes."""
 
-from concurrent.futures import ThreadPoolExecutor
+from concurrent.futures import ThreadPoolExecutor, as_completed
 from typing import Any
 
 from algebra import pool
@@ -11,10 +11,11 @@ from jobs.models import OPEN, Job
 from jobs.running import begin
 
 from papers.models import Sitting, SittingItem, Work
+from papers.naming import names_of, told
 
-A_STEP = 120
+A_STEP = 240
 """Different papers that one step marks."""
-A_BATCH = 12
+A_BATCH = 40
 """Of these, so many of one item go to one worker of the algebra together: it knows the item after the first."""
 AT_ONCE = 2
 """Batches at a time: as many as the workers of the algebra that long calls may have."""
@@ -83,9 +84,13 @@ def some_papers(job: Job, step: list[tuple[int, str]]) -> int:
         return _marked(asked, job.teacher_id)
 
     with ThreadPoolExecutor(AT_ONCE) as threads:
-        for batch, answers in zip(batches, threads.map(marked, batches), strict=True):
-            for (number, wrote), found in zip(batch, answers, strict=True):
-                works.filter(item=number, wrote=wrote).update(ground=ground[number], **found)
+        begun = {threads.submit(marked, batch): batch for batch in batches}
+        for done in as_completed(begun):
+            batch = begun[done]
+            names = names_of(askers[batch[0][0]][0])  # as they are now: a batch is of one item
+            for (number, wrote), found in zip(batch, done.result(), strict=True):
+                known = found | told(found["judged"], names)
+                works.filter(item=number, wrote=wrote).update(ground=ground[number], **known)
     return len(different)
 
 
@@ -148,14 +153,11 @@ def _marked(asked: list[dict[str, Any]], whose: int) -> list[dict[str, Any]]:
 def _stored(found: dict[str, Any]) -> dict[str, Any]:
     if "failure" in found:
         return _refused(found["failure"]["message"])
-    error = next((line["error"] for line in found["lines"] if line.get("error")), None)
     return {
         "judged": found,
         "earned": found["earned"],
         "of": found["of"],
         "stop": _stop(found),
-        "error": error["id"] if error else "",
-        "error_name": error["name"][:200] if error else "",
         "asks": len(found["ask"]),
     }
 

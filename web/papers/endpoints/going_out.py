@@ -1,19 +1,15 @@
 """Endpoints of what goes out: marks as tables and documents, slips, redo sheets. Nothing is sent."""
 
-import csv
-import io
-import json
 from typing import Any, Literal
 from uuid import UUID
 
 from classes.api import class_of
 from django.http import HttpRequest, HttpResponse
-from giving.files import file_reply
-from giving.writers.tables import harmless
+from giving.files import CSV, WORKBOOK, document_reply, file_reply
+from giving.writers.tables import csv_of
 from ninja import Router
 
 from papers.endpoints.common import REFUSALS, sitting_for
-from papers.models import Sitting
 from papers.paper import redo_pdf, slips_pdf
 from papers.queries import table_of
 from papers.records import class_record, sitting_record
@@ -22,7 +18,6 @@ from papers.slips import slips_of
 from papers.workbooks import marks_workbook
 
 router = Router()
-_WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 @router.get("/{identity}/slips", response={200: list[Slip], **REFUSALS})
@@ -53,7 +48,7 @@ def redo(
 def everything(request: HttpRequest, identity: UUID) -> HttpResponse:
     """Return a class with all that was given to it, its papers and their marks, as one file."""
     found = class_of(request, identity)
-    return _document(class_record(found), found.title)
+    return document_reply(class_record(found), found.title)
 
 
 @router.get("/{identity}/marks.{ending}")
@@ -65,20 +60,8 @@ def marks(
     name = f"{sitting.title} {'marks' if sitting.released else 'marks proposed'}"
     match ending:
         case "csv":
-            content = _csv(sitting).encode()
-            return file_reply(content, "text/csv; charset=utf-8", name, "csv")
+            return file_reply(csv_of(table_of(sitting)).encode(), CSV, name, "csv")
         case "xlsx":
-            return file_reply(marks_workbook(sitting), _WORKBOOK, name, "xlsx")
+            return file_reply(marks_workbook(sitting), WORKBOOK, name, "xlsx")
         case _:
-            return _document(sitting_record(sitting), name)
-
-
-def _csv(sitting: Sitting) -> str:
-    out = io.StringIO()
-    csv.writer(out).writerows([harmless(cell) for cell in row] for row in table_of(sitting))
-    return out.getvalue()
-
-
-def _document(record: object, name: str) -> HttpResponse:
-    text = json.dumps(record, ensure_ascii=False, indent=1)
-    return file_reply(text.encode(), "application/json", name, "json")
+            return document_reply(sitting_record(sitting), name)

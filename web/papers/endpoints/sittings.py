@@ -16,11 +16,13 @@ from papers.actions.give_set import give_set
 from papers.actions.marking import mark
 from papers.endpoints.common import REFUSALS, grid_of, sitting_for
 from papers.models import Sitting
-from papers.placing import item_placed
+from papers.naming import name_line
+from papers.placing import item_of, item_placed
 from papers.queries import sittings_of
 from papers.schemas import (
     GridOut,
     ItemPlaced,
+    NameIn,
     ReleaseIn,
     SchemeIn,
     SchemeOut,
@@ -110,6 +112,14 @@ def mark_again(request: HttpRequest, identity: UUID) -> dict[str, Any]:
 def item(request: HttpRequest, identity: UUID, number: int, version: str = "") -> dict[str, Any]:
     """Return one item with the class on its spine: the last lines of all papers, placed."""
     return item_placed(sitting_for(request, identity), number, version)
+
+
+@router.put("/{identity}/items/{number}/name", response={200: ItemPlaced, **REFUSALS})
+def name(request: HttpRequest, identity: UUID, number: int, body: NameIn) -> dict[str, Any]:
+    """Name the error behind a line, for all papers that wrote it."""
+    sitting = sitting_for(request, identity)
+    name_line(item_of(sitting, number, body.version), body.line, body.name)
+    return item_placed(sitting, number, body.version)
 
 
 @router.get("/{identity}/items/{number}/scheme", response={200: SchemeOut, **REFUSALS})

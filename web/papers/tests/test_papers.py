@@ -213,11 +213,14 @@ def test_one_item_has_the_class_on_its_spine(ada: ApiClient) -> None:
     write(ada, grid, "02", item1=FIRST_ONLY)
     write(ada, grid, "03", item1=["17/3"])
     found = ada.call("GET", f"/sittings/{grid['id']}/items/1").json()
-    assert found["codes"] == ["01", "02", "03"]
-    groups = {group["where"]: group for group in found["placed"]["groups"]}
-    assert groups["fork"]["members"] == [1, 2]
-    assert groups["fork"]["errors"][0]["id"] == "distribute-first-term-only"
-    assert groups["right"]["members"] == [0]
+    spine = found["spine"]
+    assert [len(one["students"]) for one in spine["leavings"]] == [2]
+    assert spine["leavings"][0]["error"] == "distribute-first-term-only"
+    assert len(spine["arrived"]) == 1
+    # an answer without lines is also placed by where it ends
+    assert found["codes"] == ["03"]
+    (group,) = found["placed"]["groups"]
+    assert group["errors"][0]["id"] == "distribute-first-term-only"
     assert ada.call("GET", f"/sittings/{grid['id']}/items/9").status_code == 404
 
 

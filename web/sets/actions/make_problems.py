@@ -1,13 +1,13 @@
 """Problems made for a set by the core: twins, runs that climb, families made to order."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any
 
 from algebra import known
 from api.failures import Refused
+from asking.twins import readable, twins_of
 from django.contrib.auth.models import User
 from uchuu_core.failures import Failure
-from uchuu_core.notation import read
 
 from sets.actions.add_problems import add_problems
 from sets.models import ProblemSet, SetItem
@@ -22,6 +22,8 @@ class MadeProblems:
     set: ProblemSet
     added: int
     refused: list[str]
+    keeps: list[str] = field(default_factory=list)
+    """What the new ones keep of the one that they are like, as sentences."""
 
 
 def make_twins(*, teacher: User, stored: ProblemSet, wish: TwinsIn) -> MadeProblems:
@@ -36,37 +38,22 @@ def make_twins(*, teacher: User, stored: ProblemSet, wish: TwinsIn) -> MadeProbl
         raise Refused(404, "not-found", "This problem is not in the set (any more).")
     item = items[place]
     avoid = [other.example.given for other in items if other.example.task == item.example.task]
-    made: list[str] = []
-    refused: list[str] = []
     asker = asker_of(stored)
-    try:
-        if wish.climbs:
-            wanted = {"seed": wish.seed, "count": wish.count, "avoid": _readable(avoid)}
+    refused: list[str] = []
+    keeps: list[str] = []
+    if wish.climbs:
+        wanted = {"seed": wish.seed, "count": wish.count, "avoid": readable(avoid)}
+        try:
             made = [one["given"] for one in asker.ask("climb", item.example, **wanted)["run"]]
-        else:
-            for seed in range(wish.seed, wish.seed + wish.count):
-                avoided = _readable([*avoid, *made])
-                found = asker.ask(
-                    "twin", item.example, seed=seed, avoid=avoided, tempting=wish.tempting
-                )
-                made.append(found["given"])
-    except Failure as failure:
-        refused.append(failure.message)
+        except Failure as failure:
+            made, refused = [], [failure.message]
+    else:
+        made, refused, keeps = twins_of(
+            asker, item.example, wish.count, avoid, wish.seed, tempting=wish.tempting
+        )
     problems = [like(item, given) for given in made]
     changed = add_problems(teacher=teacher, stored=stored, problems=problems, after=place)
-    return MadeProblems(changed, len(made), refused)
-
-
-def _readable(givens: list[str]) -> list[str]:
-    """Leave out what cannot be read: the core would refuse to avoid it."""
-    found = []
-    for text in givens:
-        try:
-            read(text)
-        except Failure:
-            continue
-        found.append(text)
-    return found
+    return MadeProblems(changed, len(made), refused, keeps)
 
 
 def like(item: SetItem, given: str) -> dict[str, Any]:

@@ -34,6 +34,15 @@ def test_twins_stand_behind_their_problem_and_repeat_nothing(ada: ApiClient) -> 
     assert made["set"]["version"] == stored["version"] + 1
 
 
+def test_twins_say_which_point_they_keep(ada: ApiClient) -> None:
+    stored = ada.set_of({"task": "simplify", "given": "2/(3a) + 5/(4a)"}, LINEAR)
+    body = {"example": stored["items"][0]["example"]["id"], "count": 2, "seed": 3}
+
+    made = ada.call("POST", f"/sets/{stored['id']}/twins", body).json()
+
+    assert made["keeps"] == ["The denominators stay unlike."]
+
+
 def test_tempting_twins_are_asked_for_as_such(ada: ApiClient) -> None:
     stored = ada.set_of({"task": "evaluate", "given": "20 - 8 ÷ 4*2", "title": "Order"})
     body = {"example": stored["items"][0]["example"]["id"], "count": 1, "seed": 3}

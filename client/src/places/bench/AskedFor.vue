@@ -110,7 +110,9 @@ summary {
   z-index: 5;
   top: 1.7rem;
   left: 0;
-  width: 17rem;
+  width: 18rem;
+  max-height: 62vh;
+  overflow-y: auto;
   display: grid;
   gap: var(--space-3);
   padding: var(--space-4) var(--space-4);

@@ -53,7 +53,12 @@ defineExpose({ nextStep: () => next.value?.deeper() })
     <section v-if="forking" class="forks" :aria-label="words.forks.showLong">
       <h2>{{ forkedAt ? words.forks.afterLine(forkedAt) : words.forks.afterGiven }}</h2>
       <FailureNote :message="refused" @again="again" />
-      <ForkFan v-if="after(forkedAt).length" :forks="after(forkedAt)" :carry="bench.carry" />
+      <ForkFan
+        v-if="after(forkedAt).length"
+        :forks="after(forkedAt)"
+        :carry="bench.carry"
+        :did="bench.did"
+      />
       <p v-if="!refused" class="u-quiet" role="status">
         <template v-if="isLooking">{{ words.forks.looking }}</template>
         <template v-else-if="!forks.length">{{ words.forks.none }}</template>

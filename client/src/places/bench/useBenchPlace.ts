@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { problemOf } from '@/example/problem'
+import { didBy, useClassesAt } from '@/example/useClassesAt'
 import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
@@ -23,7 +24,8 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   const { content, draft, chosen, editing, saving, judging } = bench
   const posing = ref(false)
   const forking = ref(false)
-  const forks = useForks(content, forking)
+  const classes = useClassesAt(() => (forking.value ? saving.id.value : null))
+  const forks = useForks(content, forking, classes)
   /** The line whose forks are drawn (0: the given): the one that was asked for, or chosen, or the first that any leave. */
   const forkAsked = ref<number | null>(null)
   const forkedAt = computed(() => {
@@ -133,6 +135,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     posing,
     forking,
     forks,
+    did: (error: string) => didBy(error, classes.value),
     forkedAt,
     forkAt,
     notOpened,

@@ -4,6 +4,7 @@ import { onScopeDispose, ref, watch, type Ref } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
+import { byCounts } from '@/example/useClassesAt'
 
 export type Fork = Schemas['Fork']
 
@@ -15,8 +16,13 @@ const MOST = 6
 /**
  * @param content the example; forks follow its lines
  * @param isShown whether anybody looks at forks: nothing is asked for otherwise
+ * @param classes what classes did at this example: the order of a line's forks follows it
  */
-export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
+export function useForks(
+  content: Ref<Content>,
+  isShown: Ref<boolean>,
+  classes: Ref<Schemas['ClassAt'][]> = ref([]),
+) {
   const forks = ref<Fork[]>([])
   /** Whether less common ones are wanted too, until forks are hidden. */
   const wantsMore = ref(false)
@@ -60,7 +66,8 @@ export function useForks(content: Ref<Content>, isShown: Ref<boolean>) {
 
   /** The forks that leave line `number` (0: the given); only lines that are written have any. */
   function after(number: number): Fork[] {
-    return forks.value.filter((fork) => fork.after === number)
+    const here = forks.value.filter((fork) => fork.after === number)
+    return byCounts(here, classes.value)
   }
 
   return { forks, after, refused, isLooking, wantsMore, askForMore, again: () => void look() }

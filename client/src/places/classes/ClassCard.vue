@@ -63,6 +63,9 @@ function put(): void {
       <el-button v-if="!archived" link type="primary" :aria-expanded="!!open" @click="toggle">
         {{ words.classes.size(row.size) }}
       </el-button>
+      <router-link v-if="!archived" :to="{ name: 'log', params: { id: row.id } }">{{
+        words.log.open
+      }}</router-link>
       <a v-if="!archived" :href="`/api/sittings/class/${row.id}.json`" download>{{
         words.classes.export
       }}</a>

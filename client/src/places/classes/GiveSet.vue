@@ -5,6 +5,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
+import { isoDay } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 
@@ -12,14 +13,10 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ classes: Schemas['ClassRow'][] }>()
 
 const router = useRouter()
-const now = new Date()
-const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()]
-  .map((part) => String(part).padStart(2, '0'))
-  .join('-')
 const chosen = reactive({
   school_class: '',
   set: '',
-  date: today,
+  date: isoDay(),
   school: 'method-accuracy' as Schemas['SittingIn']['school'],
   accuracy_follows: false,
   versions: false,

@@ -28,6 +28,12 @@ function put(row: Row): void {
         <router-link :to="{ name: 'sitting', params: { id: row.id } }">{{ row.title }}</router-link>
       </template>
     </el-table-column>
+    <el-table-column
+      v-if="rows.some(({ unit }) => unit)"
+      prop="unit"
+      :label="words.lessons.unit"
+      min-width="120"
+    />
     <el-table-column prop="school_class" :label="words.classes.which" min-width="160" />
     <el-table-column prop="date" :label="words.classes.date" width="120" />
     <el-table-column width="110" :label="words.examples.actions" align="right">

@@ -14,7 +14,7 @@ function server() {
       if (method === 'PUT') rules = body
       return { body: rules }
     }
-    if (path.endsWith('/schools') || path.endsWith('/places')) return { body: [] }
+    if (/\/(schools|conventions|places)$/.test(path)) return { body: [] }
     if (path.endsWith('/read')) {
       const latex = rules.juxtaposition === 'equal' ? '\\frac{1}{2}x' : '\\frac{1}{2x}'
       return { body: { text: '', latex, sides: {}, spoken: `read ${rules.juxtaposition}` } }

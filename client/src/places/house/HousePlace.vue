@@ -8,6 +8,7 @@ import MathText from '@/shared/math/MathText.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
+import AnswerForms from './AnswerForms.vue'
 import RuleChoice from './RuleChoice.vue'
 import TaughtMethods from './TaughtMethods.vue'
 import YourAccount from './YourAccount.vue'
@@ -64,6 +65,7 @@ const SPELLINGS = [
     <p class="u-quiet">{{ words.house.lead }}</p>
     <WaitFor :pending="!rules" :failure="refusal" @again="again" />
     <template v-if="rules">
+      <h2>{{ words.house.groups.reading }}</h2>
       <RuleChoice
         :title="words.house.juxtaposition"
         :choices="READINGS"
@@ -127,6 +129,7 @@ const SPELLINGS = [
           >{{ words.tasks.factor }} · {{ words.study.ends }} · {{ methodName('rationalise') }}</span
         >
       </RuleChoice>
+      <AnswerForms :rules="rules" @choose="choose" />
       <TaughtMethods :methods="rules.methods ?? []" @choose="(methods) => choose({ methods })" />
       <YourAccount v-if="!schools.isPending.value" />
     </template>

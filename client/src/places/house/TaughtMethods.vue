@@ -1,14 +1,15 @@
 <script setup lang="ts">
 /** The schools: for each kind of problem the way that is taught, with a problem worked by it. */
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, watch } from 'vue'
-import { api, Refusal, result, type Schemas } from '@/api/client'
+import { computed, watch } from 'vue'
+import { api, result, type Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { methodName } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import RuleChoice from './RuleChoice.vue'
+import { useWorked } from './useWorked'
 
 type School = Schemas['SchoolOut']
 type Name = keyof typeof words.house.schools
@@ -26,20 +27,8 @@ const { data, error, refetch } = useQuery({
 })
 const schools = computed<School[]>(() => data.value ?? [])
 /** What is shown of each school, worked as the rules are now. */
-const worked = reactive<Record<string, Schemas['Worked']>>({})
-
-async function work({ key, task, given }: School): Promise<void> {
-  try {
-    const body = { task, given, form: [], lines: [], numbers: 'real' as const }
-    worked[key] = await result(api.POST('/api/algebra/work', { body }))
-  } catch (reason) {
-    if (!(reason instanceof Refusal)) throw reason
-    delete worked[key]
-  }
-}
-watch([() => props.methods, schools], () => schools.value.forEach((school) => void work(school)), {
-  immediate: true,
-})
+const { worked, workAll } = useWorked()
+watch([() => props.methods, schools], () => workAll(schools.value), { immediate: true })
 
 function choose(school: School, method: string): void {
   const others = props.methods.filter((key) => !school.methods.includes(key))

@@ -3,6 +3,7 @@
 import { computed, reactive } from 'vue'
 import { saidOf } from '@/api/queries'
 import JobProgress from '@/jobs/JobProgress.vue'
+import { useAfterwards } from '@/shared/composables/useAfterwards'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
@@ -24,6 +25,7 @@ const { grid, query, follow, action } = sitting
 const wish = reactive<Wish>({ asking: false, error: '', by: 'code' })
 const rows = computed(() => (grid.value ? rowsOf(grid.value, wish) : []))
 const errors = computed(() => (grid.value ? errorsOf(grid.value) : []))
+const isDrawn = useAfterwards(() => !!grid.value)
 const title = computed(() =>
   grid.value ? words.papers.of(grid.value.title, grid.value.school_class) : '',
 )
@@ -68,9 +70,9 @@ const title = computed(() =>
           @cancel="follow.cancel"
         />
         <MarkGrid v-model:by="wish.by" :grid="grid" :rows="rows" />
-        <GoingOut :sitting="sitting" :grid="grid" />
+        <GoingOut v-if="isDrawn" :sitting="sitting" :grid="grid" />
         <FailureNote :message="action.refusal.value" final />
-        <div class="below no-print">
+        <div v-if="isDrawn" class="below no-print">
           <WaysIn :sitting="sitting" :grid="grid" />
           <SittingSettings :grid="grid" :busy="action.busy.value" @change="sitting.change" />
         </div>

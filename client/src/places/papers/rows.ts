@@ -1,7 +1,7 @@
 /** The rows of a sitting's grid: which codes are shown, in which order, and what is counted. */
 import type { Schemas } from '@/api/client'
 
-export type Cell = Schemas['CellOut']
+export type Cell = Schemas['Cell']
 export type Grid = Schemas['GridOut']
 
 export interface Row {

@@ -59,6 +59,25 @@ const scheme = {
   ...{ total: 2, way: [way] },
 }
 const placed = { groups: [], lines: [], way: [], forks: [], reads, says: [] }
+const leaving = (line: string, more: object = {}) => ({
+  ...{ after: 0, error: '', name: '', says: '', line: { ...reads, text: line, latex: line } },
+  ...{ wrote: [], ends: [{ ...reads, text: 'x=9', latex: 'x=9', count: 1 }], parallel: 1 },
+  ...{ students: [1, 2], ...more },
+})
+const spine = {
+  stops: [0, 1].map((n) => ({ ...reads, text: `line ${n}`, passed: 4 - n })),
+  leavings: [leaving('w', { error: 'e', name: 'Signs' })],
+  unexplained: [leaving('odd', { students: [2] })],
+  ...{
+    stopped: [leaving('soon')],
+    arrived: [1],
+    others: [1],
+    luck: [],
+    undecided: [2],
+    waiting: 1,
+  },
+  of: 7,
+}
 const sent: Asked[] = []
 let fails = false
 function server(asked: Asked) {
@@ -70,7 +89,12 @@ function server(asked: Asked) {
   if (path.startsWith('/api/deliveries')) return { body: { tray: null, waiting: [] } }
   if (path.includes('/scheme')) return { body: scheme }
   if (path.includes('/items/'))
-    return { body: { item: item(20, 'B', 1), versions: ['A', 'B'], codes: [], placed } }
+    return {
+      body: {
+        ...{ item: item(20, 'B', 1), versions: ['A', 'B'], codes: [], placed },
+        ...{ spine, students },
+      },
+    }
   return { body: path.includes('/papers/') ? paper : grid }
 }
 
@@ -152,6 +176,30 @@ test('an item of a sitting with versions says of which it is', async () => {
   const place = await shown(ItemPlace, { id: 's', number: '1' }, stubs)
   expect(place.find('.version').exists()).toBe(true)
   expect(place.text()).toContain(words.scheme.open)
+  place.unmount()
+})
+
+test('one spine has everybody once; a line that nobody knows is named for all who wrote it', async () => {
+  const place = await shown(ItemPlace, { id: 's', number: '1' }, { PlacedAnswers: true })
+  const said = place.text()
+  for (const words_ of [
+    words.passing.left(2, 6),
+    words.passing.parallel(1),
+    words.passing.unexplained(1),
+    words.passing.stopped(2),
+    words.passing.others(1),
+    words.passing.undecided(1),
+    words.passing.waiting(1),
+    words.passing.arrived(1, 6),
+  ])
+    expect(said).toContain(words_)
+  const button = place.findAll('button').find((one) => one.text() === words.passing.name)
+  await button?.trigger('click')
+  await place.find(`[aria-label="${words.passing.name}"]`).setValue('Lost six')
+  await place.find('form').trigger('submit')
+  await flushPromises()
+  const named = sent.find(({ path, method }) => method === 'PUT' && path.endsWith('/name'))
+  expect(named?.body).toEqual({ version: '', line: 'odd', name: 'Lost six' })
   place.unmount()
 })
 

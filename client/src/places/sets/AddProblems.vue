@@ -6,7 +6,7 @@ import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import OrderProblems from './OrderProblems.vue'
-import PickExamples from './PickExamples.vue'
+import PickExamples from '@/filing/PickExamples.vue'
 
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{

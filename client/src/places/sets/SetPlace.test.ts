@@ -41,7 +41,7 @@ function server({ path, method }: Asked) {
   if (path.endsWith('/twins')) {
     const items = [...givens, '4w=8'].map(item)
     const set = { id: 's', title: 'Sheet', instruction: '', version: 2, form: '', house: {}, items }
-    return { body: { set, added: 1, refused: ['No room for more.'] } }
+    return { body: { set, added: 1, refused: ['No room for more.'], keeps: ['It stays.'] } }
   }
   if (path.endsWith('/versions')) return { body: { ...job, state: 'waiting', done: 0 } }
   if (path.includes('/jobs/')) {
@@ -98,14 +98,14 @@ test('arrows choose, Alt and arrows move, Delete takes out', async () => {
   expect(place.findAll('.problem')).toHaveLength(3)
 })
 
-test('twins are put behind their problem; why there are not more is said', async () => {
+test('twins are put behind their problem; what they keep and why there are not more is said', async () => {
   const place = await opened()
   await place.findAll('.problem')[0]?.trigger('click')
   window.dispatchEvent(new KeyboardEvent('keydown', { key: 't', altKey: true, code: 'KeyT' }))
   await flushPromises()
 
   expect(place.findAll('.problem')).toHaveLength(5)
-  expect(place.text()).toContain(`${words.sets.made(1)} No room for more.`)
+  expect(place.text()).toContain(`${words.sets.made(1)} It stays. No room for more.`)
 })
 
 test('parallel versions are made in the background, told of when they are there, and taken back', async () => {

@@ -40,7 +40,7 @@ export function useSetPlace(id: () => string) {
       const made = await set.changedBy(() =>
         result(api.POST('/api/sets/{identity}/twins', { ...at.value, body })),
       )
-      says.value = [words.sets.made(made.added), ...made.refused].join(' ')
+      says.value = [words.sets.made(made.added), ...made.keeps, ...made.refused].join(' ')
     })
   }
 

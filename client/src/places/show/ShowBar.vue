@@ -31,40 +31,4 @@ defineEmits<{ leave: []; helps: [] }>()
   </ul>
 </template>
 
-<style scoped>
-.bar {
-  display: flex;
-  align-items: baseline;
-  gap: var(--space-5);
-  padding: var(--space-2) var(--space-6);
-  font-size: var(--type-body);
-  border-bottom: 1px solid var(--rule);
-}
-.bar h1 {
-  margin: 0;
-  font-size: var(--type-lead);
-}
-.count {
-  color: var(--quiet);
-}
-.helps {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-1) var(--space-5);
-  list-style: none;
-  margin: 0;
-  padding: var(--space-2) var(--space-6);
-  background: var(--sheet);
-  border-bottom: 1px solid var(--rule);
-  font-size: var(--type-note);
-}
-kbd {
-  border: 1px solid var(--edge);
-  border-radius: 3px;
-  padding: 0 var(--space-2);
-  font: inherit;
-}
-.count {
-  margin-left: auto;
-}
-</style>
+<style scoped src="./show-bar.css"></style>

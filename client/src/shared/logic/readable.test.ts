@@ -10,6 +10,8 @@ test.each([
   ['x = 3 - 2sqrt(5)', 'x = 3 − 2√5'],
   ['sqrt(x + 1)', '√(x + 1)'],
   ['sqrt(2^2 - 3^2)', '√(2² − 3²)'],
+  ['120"km"', '120 km'],
+  ['60"km"/h*2*h', '60 km/h · 2 · h'],
 ])('%s reads %s', (typed, read) => {
   expect(readable(typed)).toBe(read)
 })

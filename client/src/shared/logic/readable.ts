@@ -13,6 +13,8 @@ export function readable(text: string): string {
     .replace(/sqrt\(/g, '√(')
     .replace(/cbrt\((\w+)\)/g, '∛$1')
     .replace(/cbrt\(/g, '∛(')
+    .replace(/\s*"([A-Za-z]+)"/g, ' $1')
+    .replace(/^ | (?=[/)])/g, '')
     .replace(/\+-/g, '±')
     .replace(/-/g, '−')
     .replace(/\s*\*\s*/g, ' · ')

@@ -10,6 +10,8 @@ defineProps<{
   untitled: string
   state: 'saved' | 'saving' | 'waiting' | 'offline' | 'refused' | 'conflict'
   disabled?: boolean
+  /** Whether there is room for a long name. */
+  wide?: boolean
 }>()
 defineEmits<{ named: [name: string] }>()
 </script>
@@ -20,6 +22,7 @@ defineEmits<{ named: [name: string] }>()
     <el-input
       v-model="name"
       class="name"
+      :class="{ wide }"
       :aria-label="label"
       :placeholder="untitled"
       :disabled="disabled"
@@ -50,6 +53,9 @@ defineEmits<{ named: [name: string] }>()
   margin-left: calc(-1 * var(--space-2));
   --el-input-border-color: transparent;
   --el-input-bg-color: transparent;
+}
+.name.wide {
+  flex-basis: 24rem;
 }
 .name :deep(input) {
   font-weight: 700;

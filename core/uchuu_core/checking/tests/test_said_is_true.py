@@ -45,7 +45,7 @@ def test_two_sides_of_is_have_one_value() -> None:
             if "math" in left and "math" in right and IS.match(between.get("text", "")):
                 assert _equal(left["math"]["text"], right["math"]["text"]), parts
                 seen += 1
-    assert seen > 50
+    assert seen > 40
 
 
 @pytest.mark.slow  # many problems

@@ -25,6 +25,9 @@ def _inspected(task: str, text: str) -> Inspected:
         ("study", "1/x", "rational function"),
         ("evaluate", "3 + 4*5", "expression of numbers"),
         ("simplify", "3x + 4x", "polynomial"),
+        ("expand", "3(x + 2) - 2(x - 3)", "expression with brackets"),
+        ("simplify", "(2x^3)^4", "product of powers"),
+        ("simplify", "12a^3/(4a)", "rational expression"),
         ("simplify", "3/x + 4x", "rational expression"),
         ("simplify", "sqrt(x)", "expression"),
     ],
@@ -41,8 +44,12 @@ def test_the_kind_is_named_in_the_fields_words(task: str, text: str, kind: str) 
         ("5(x-1) - 3(x-1) = 12", "repeated-bracket"),
         ("8 - (2 - x) = 3x", "minus-before-bracket"),
         ("0.5x = 3", "decimals"),
-        ("2x + 4 = 2(x + 2)", "identity"),
-        ("2x + 4 = 2x", "contradiction"),
+        ("(x - 1)/7 + (x - 2)/6 + (x - 3)/5 = 3", "equal-after-one"),
+        ("(x + 1)/6 + (x + 2)/5 = -(x + 3)/4 - 3", "equal-after-one"),
+        ("(x + 2)/3 = (x + 2)/5", "equal-numerators"),
+        ("3x^2 - 75 = 0", "squares-behind"),
+        ("x^2 + 9x + 36 = 0", "near-square"),
+        ("x^2 + 6x - 9 = 0", "near-square"),
         ("3/(x-6) = 5/(6-x) + 1", "opposite-denominators"),
         ("4x^2 - 20x + 25 = 9", "perfect-square"),
         ("6x^2 + 9x = 0", "common-factor"),
@@ -58,6 +65,41 @@ def test_the_kind_is_named_in_the_fields_words(task: str, text: str, kind: str) 
 )
 def test_what_a_practitioner_looks_for_is_noticed(text: str, code: str) -> None:
     assert code in [notice["code"] for notice in _inspected("solve", text)["notices"]]
+
+
+@pytest.mark.parametrize(
+    ("task", "text", "says"),
+    [
+        ("simplify", "sqrt(12) + sqrt(75)", "√12 and √75 look unlike, but each holds √3."),
+        ("simplify", "(12*18^2)/6^5", "All its numbers are made of the primes 2 and 3."),
+        (
+            "evaluate",
+            "36 ÷ 4 * 9",
+            "× and ÷ stand side by side and have equal rank: work from the left.",
+        ),
+        (
+            "factor",
+            "x^2 + 9x + 36",
+            "x² and 36 are squares, but the middle is 9x, not 12x: no perfect square.",
+        ),
+        ("factor", "12x^3 - 27x", "Behind the common factor 3x stands a difference of squares."),
+    ],
+)
+def test_what_hides_behind_the_first_look_is_told(task: str, text: str, says: str) -> None:
+    assert says in [notice["says"] for notice in _inspected(task, text)["notices"]]
+
+
+@pytest.mark.parametrize(
+    ("task", "text", "code"),
+    [
+        ("solve", "2x + 4 = 2(x + 2)", "identity"),
+        ("solve", "5 - (x - 2)^2 = 1", "minus-before-bracket"),
+        ("factor", "x^2 + 12x + 36", "near-square"),
+        ("simplify", "sqrt(2) + sqrt(3)", "one-root-inside"),
+    ],
+)
+def test_what_is_not_worth_saying_is_not_said(task: str, text: str, code: str) -> None:
+    assert code not in [notice["code"] for notice in _inspected(task, text)["notices"]]
 
 
 @pytest.mark.parametrize(
@@ -87,6 +129,7 @@ def test_methods_say_why_and_how_long() -> None:
         "clear-fractions",
         "divide-every-term-first",
         "undo-in-reverse-order",
+        "keep-fractions",
     ]
     assert all(item["why"] and item["lines"] >= 1 for item in methods)
 
@@ -141,5 +184,5 @@ def test_an_expression_grows_harder_in_every_way(a: int, b: int, c: int) -> None
 def test_difficulty_gives_its_reasons() -> None:
     found = work(problem_from({"task": "evaluate", "given": "1/2 - 3*(120 - 7)"}))["difficulty"]
 
-    for word in ("moves", "different laws", "fraction", "minus signs", "digits"):
+    for word in ("numbers and letters", "different laws", "fraction", "minus signs", "digits"):
         assert any(word in reason for reason in found["reasons"]), word

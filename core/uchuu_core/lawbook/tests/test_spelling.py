@@ -1,10 +1,8 @@
 """Sentences in the spelling of a country."""
 
-from typing import Any
-
 import pytest
 
-from uchuu_core.lawbook.spelling import spelled, spelled_record
+from uchuu_core.lawbook.spelling import Wording, worded, worded_record
 from uchuu_core.moves.catalogue import wordings
 from uchuu_core.operations import answer
 
@@ -21,16 +19,39 @@ from uchuu_core.operations import answer
     ],
 )  # fmt: skip
 def test_a_verb_is_spelt_and_a_noun_stays(text: str, american: str, british: str) -> None:
-    assert spelled(text, "us") == american
-    assert spelled(text, "uk") == british
+    assert worded(text, Wording(spelling="us")) == american
+    assert worded(text, Wording(spelling="uk")) == british
 
 
-@pytest.mark.parametrize("spelling", ["us", "uk"])
-def test_spelling_twice_changes_nothing_more(spelling: Any) -> None:
+@pytest.mark.parametrize(
+    "wording",
+    [Wording(), Wording("uk"), Wording("us", "cancel", "undo"), Wording("uk", "cancel", "inverse")],
+)
+def test_wording_twice_changes_nothing_more(wording: Wording) -> None:
     for entry in wordings().values():
         for text in (entry.name, entry.why, entry.repair):
-            once = spelled(text, spelling)
-            assert spelled(once, spelling) == once
+            once = worded(text, wording)
+            assert worded(once, wording) == once
+
+
+@pytest.mark.parametrize(
+    ("text", "said"),
+    [
+        ("Divide out the common factors.", "Cancel the common factors."),
+        ("x + 3 divides out.", "x + 3 cancels."),
+        ("Everything is divided out.", "Everything is canceled."),
+        ("Before dividing out, factor.", "Before canceling, factor."),
+    ],
+)
+def test_a_course_that_cancels_says_so(text: str, said: str) -> None:
+    assert worded(text, Wording(removing="cancel")) == said
+    assert worded(text, Wording()) == text
+
+
+def test_a_course_of_inverses_and_one_that_undoes() -> None:
+    text = "The unknown is multiplied by something. What undoes that?"
+    assert worded(text, Wording(undoing="undo")) == text
+    assert worded(text, Wording()).endswith("What is the inverse of that?")
 
 
 def test_only_what_is_said_is_spelt_not_what_somebody_wrote() -> None:
@@ -43,7 +64,7 @@ def test_only_what_is_said_is_spelt_not_what_somebody_wrote() -> None:
         "apart": {"id": "own-3", "name": "Forgets while factoring", "says": "factoring"},
         "error": "own-3",
     }
-    assert spelled_record(found, "uk") == {
+    assert worded_record(found, Wording(spelling="uk")) == {
         "text": "factoring",
         "says": "factorising",
         "reasons": ["factorising"],

@@ -1,8 +1,9 @@
 """The board that an equation is worked on, and what routes of all schools share."""
 
 from collections.abc import Callable, Iterable
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
+from uchuu_core.contract import AS_USUAL, House
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.numbers import REAL, Numbers
 from uchuu_core.kernel.points import NotRational, Undefined
@@ -26,6 +27,7 @@ class Board:
         numbers: Real or complex.
         wrap: Writes a branch into the whole line (``x = 0 or …``).
         is_branch: Whether this is one of several equations joined by "or".
+        house: The conventions of the course.
     """
 
     now: Line
@@ -34,6 +36,7 @@ class Board:
     wrap: Callable[[Line], Line] = lambda line: line
     moments: list[Moment] = field(default_factory=list)
     is_branch: bool = False
+    house: House = AS_USUAL
 
     @property
     def algebra(self) -> Ring:
@@ -69,7 +72,9 @@ class Board:
     def follow(self, moments: Iterable[Moment]) -> None:
         """Write the lines of another route."""
         for moment in moments:
-            self.write(moment.line, moment.says, moment.weight, moment.condition)
+            if moment.line != self.now:
+                self.now = moment.line
+                self.moments.append(replace(moment, line=self.wrap(moment.line)))
 
     def branches(self, work: Callable[["Board"], None]) -> None:
         """Work each equation of an "or" line by *work*, the others left as they are.
@@ -92,6 +97,7 @@ class Board:
                     either([*before, line, *rest])
                 ),
                 is_branch=True,
+                house=self.house,
             )
             work(board)
             self.moments += board.moments
@@ -143,7 +149,7 @@ def board_of(posed: Posed) -> Board:
     given = build.without_brackets(posed.given)
     if not isinstance(given, Relation) or given.sign != "=":
         raise OutOfScope("This is not an equation.")
-    return Board(given, posed.unknown, posed.numbers)
+    return Board(given, posed.unknown, posed.numbers, house=posed.house)
 
 
 def solutions(line: Line, board: Board) -> SolutionSet:

@@ -18,8 +18,7 @@ from uchuu_core.methods.equations.quadratics import (
     quadratic,
     suits_completing,
 )
-
-SCHOOL = "split-middle-and-group"
+from uchuu_core.methods.factoring import school_of
 
 
 def quadratic_way(board: Board) -> None:
@@ -45,7 +44,7 @@ def factoring(board: Board) -> None:
     Raises:
         OutOfScope: it does not factor.
     """
-    by_factoring(board, SCHOOL, quadratic_way)
+    by_factoring(board, school_of(board.house), quadratic_way)
 
 
 def finish(board: Board) -> None:

@@ -1,6 +1,7 @@
 """Linear equations in one unknown, by the schools: simplify then undo, divide first, clear fractions."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from fractions import Fraction
 from math import lcm
 
@@ -17,6 +18,7 @@ from uchuu_core.lawbook.linear import (
     NEVER_TRUE,
     UNKNOWN_FIRST,
 )
+from uchuu_core.methods.groups import group_by_group
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Method, Moment, Posed
 from uchuu_core.methods.orders import Rule, chain, first_of, rewritten
 from uchuu_core.methods.polynomials import LEAVE_BRACKETS_OUT, expansions
@@ -52,10 +54,18 @@ def _collected_line(line: Relation) -> Relation:
     return Relation(sides[0], "=", sides[1])
 
 
+def _collected(line: Relation) -> Iterator[Moment]:
+    """Yield each side with its like terms joined, group by group where every move is written."""
+    new = _collected_line(line)
+    if new != line:
+        yield from group_by_group(line, new)
+        yield Moment(new, collected_says(line.left, line.right))
+
+
 SIMPLIFY = chain(
     expansions,
     LEAVE_BRACKETS_OUT,
-    rewritten(_collected_line, lambda line: collected_says(line.left, line.right)),
+    _collected,
 )
 """All brackets are opened, each side is collected."""
 
@@ -78,8 +88,13 @@ def _add_to_both(line: Relation, value: Expr, weight: int = BOARD) -> Iterator[M
     """Yield the step that takes *value* away on both sides."""
     term = build.as_term(build.negative(value))
     says = moved_across(value)
-    yield Moment(_with_unworked(line, term), says, RIDES_ALONG)
-    yield Moment(both_sides(line, term), says, weight)
+    unworked = _with_unworked(line, term)
+    yield Moment(unworked, says, RIDES_ALONG)
+    end = both_sides(line, term)
+    *_, zero = (None, *group_by_group(unworked, end))
+    if zero is not None:
+        yield replace(zero, says=says)
+    yield Moment(end, says, weight)
 
 
 def _undo_coefficient(line: Relation, unknown: str) -> Iterator[Moment]:
@@ -258,6 +273,14 @@ CLEAR_FRACTIONS = Method(
     refusal=_no_fractions,
     why="There are denominators: one multiplication clears them all.",
     moments=clear_fractions,
+)
+KEEP_FRACTIONS = Method(
+    key="keep-fractions",
+    tasks=("solve",),
+    refusal=_no_fractions,
+    why="Fractions are numbers like others: collect them, then multiply by the reciprocal.",
+    moments=simplify_then_undo,
+    suits=lambda _posed: False,
 )
 DIVIDE_FIRST = Method(
     key="divide-every-term-first",

@@ -6,6 +6,7 @@ from typing import Any
 from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import ring
+from uchuu_core.lawbook.fractions import DIVIDE_OUT_FACTORS, FACTOR_BOTH
 from uchuu_core.lawbook.linear import (
     CLEAR_BY,
     DIVIDE_BOTH_BY,
@@ -13,11 +14,14 @@ from uchuu_core.lawbook.linear import (
     LETTER_ON_ONE_SIDE,
     UNKNOWN_FIRST,
 )
+from uchuu_core.lawbook.says import listed
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.fractions_in_letters import (
     ONE,
     fraction_in_factors,
+    in_factors,
     least_common,
+    shown_factor,
     stretched,
 )
 from uchuu_core.methods.method import KEY, not_zero
@@ -124,9 +128,25 @@ def _divided(board: Board, with_letter: Any, without: Any, algebra: Any) -> None
         return
     says = DIVIDE_BOTH_BY(divisor)
     condition = not_zero(divisor) if letters(divisor) else ""
+    if right and not factor.gcd(right).is_constant():
+        _divided_out(board, factor, right, algebra, condition)
+        return
     numbers = [c for side in (factor, right) for _, c in side.terms()]
     shared = gcd(*(int(c) for c in numbers)) if all(c.q == 1 for c in numbers) and right else 1
     below = polynomial_tree(factor / shared, algebra)
     top = polynomial_tree(right / shared, algebra)
     end = Quotient(top, below) if below not in (build.ONE, build.ZERO) and right else top
     board.write(Relation(letter, "=", end), says, KEY, condition)
+
+
+def _divided_out(board: Board, factor: Any, right: Any, algebra: Any, condition: str) -> None:
+    """Divide by *factor*, which shares a factor with the other side: factor both, divide it out."""
+    letter = Symbol(board.unknown)
+    divisor, top = polynomial_tree(factor, algebra), polynomial_tree(right, algebra)
+    whole = Relation(letter, "=", Quotient(top, divisor))
+    board.write(whole, DIVIDE_BOTH_BY(divisor), condition=condition)
+    fraction = in_factors(right, algebra).times(in_factors(factor, algebra).inverted())
+    lowest, shared = fraction.divided_out()
+    board.write(Relation(letter, "=", fraction.tree(algebra)), FACTOR_BOTH())
+    says = DIVIDE_OUT_FACTORS(listed(shown_factor(one, algebra) for one in shared))
+    board.write(Relation(letter, "=", lowest.end_tree(algebra)), says, KEY)

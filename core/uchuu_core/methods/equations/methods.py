@@ -5,6 +5,7 @@ from functools import lru_cache
 
 from uchuu_core.failures import OutOfScope
 from uchuu_core.methods.equations import (
+    equal_tops,
     exponential,
     finish,
     formulas,
@@ -71,9 +72,16 @@ def _suits_substitution(posed: Posed) -> bool:
 
 
 EQUATIONS: tuple[Method, ...] = (
+    _by(
+        "equal-numerators",
+        "All fractions have one numerator, or have it when the same number is taken from each.",
+        equal_tops.by_equal_tops,
+        equal_tops.suits,
+    ),
     linear.SIMPLIFY_THEN_UNDO,
     linear.CLEAR_FRACTIONS,
     linear.DIVIDE_FIRST,
+    linear.KEEP_FRACTIONS,
     _by(
         "multiply-by-lcd",
         "The unknown stands below a bar: one multiplication clears every denominator.",

@@ -14,9 +14,10 @@ from uchuu_core.lawbook.exponents import (
 )
 from uchuu_core.lawbook.linear import DIVIDE_BOTH_BY
 from uchuu_core.methods.bases import common_base
+from uchuu_core.methods.distribution import Distribution
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.finish import finish
-from uchuu_core.methods.exponents import Distribution, in_base, numbers_in
+from uchuu_core.methods.exponents import in_base, numbers_in
 from uchuu_core.methods.method import KEY
 from uchuu_core.methods.powers import Exponents, powers_of
 from uchuu_core.moves.conditions import numeral

@@ -24,11 +24,12 @@ from uchuu_core.lawbook.quadratics import (
     ONLY_ZERO_SQUARED,
     ROOM_BY_ADDING,
     ROOM_BY_SUBTRACTING,
+    SPLIT_PLUS_MINUS,
     SQUARE_ROOT_OF_BOTH,
     WRITE_BOTH,
 )
 from uchuu_core.lawbook.radicals import ROOT_SIMPLIFIED, ROOT_SIMPLIFIED_I, SIGN_AND_BOTTOM
-from uchuu_core.lawbook.says import Listed, listed
+from uchuu_core.lawbook.says import Listed, Says, listed
 from uchuu_core.methods.equations import linear
 from uchuu_core.methods.equations.board import Board, either
 from uchuu_core.methods.equations.polynomials import (
@@ -41,7 +42,7 @@ from uchuu_core.methods.equations.polynomials import (
     zero_on_one_side,
 )
 from uchuu_core.methods.equations.surds import RootOf, around, root_of
-from uchuu_core.methods.method import KEY, RIDES_ALONG
+from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG
 from uchuu_core.moves.laws.equations import moved_across
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
@@ -213,7 +214,26 @@ def take_root(board: Board, inside: Expr, value: Fraction) -> None:
     if root.is_imaginary:
         said = ROOT_SIMPLIFIED_I(root=raw, simplified=root.tree)
     board.equation(inside, Signed("+-", root.tree), said)
-    solve_for_unknown(board, inside, root)
+    if board.house.plus_minus == "split":
+        solve_both(board, inside, root)
+    else:
+        solve_for_unknown(board, inside, root)
+
+
+def solve_both(board: Board, inside: Expr, root: RootOf) -> None:
+    """Write the lines from ``p·x + q = ±r`` to both solutions, two equations side by side from the beginning."""
+
+    def both(left: Expr, center: Fraction, size: RootOf, says: Says, weight: int = BOARD) -> None:
+        pair = [Relation(left, "=", around(center, size, sign)) for sign in ("+", "-")]
+        board.write(either(list(pair)), says, weight)
+
+    q, p = coefficients(Relation(inside, "=", build.ZERO), board.unknown)
+    letter = unknown_of(board)
+    both(inside, Fraction(0), root, SPLIT_PLUS_MINUS(), KEY)
+    if q:
+        both(build.times(p, letter), -q, root, moved_across(build.number(q)))
+    if p != 1:
+        both(letter, -q / p, root.over(p), DIVIDE_BOTH_BY(build.number(p)))
 
 
 def solve_for_unknown(board: Board, inside: Expr, root: RootOf) -> None:
@@ -232,7 +252,9 @@ def solve_for_unknown(board: Board, inside: Expr, root: RootOf) -> None:
 
 
 def both_written(board: Board, center: Fraction, root: RootOf) -> None:
-    """Write both solutions out."""
+    """Write both solutions out, unless the house leaves ± before a root."""
+    if board.house.plus_minus == "kept" and not root.is_rational:
+        return
     letter = unknown_of(board)
     pair = [Relation(letter, "=", around(center, root, sign)) for sign in ("+", "-")]
     says = WRITE_BOTH()

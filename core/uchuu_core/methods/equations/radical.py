@@ -8,6 +8,7 @@ from uchuu_core.failures import OutOfScope
 from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.equations import ISOLATE_ROOT, SQUARE_BOTH_SUM, SQUARE_ROOT_NEVER_NEGATIVE
 from uchuu_core.lawbook.linear import DIVIDE_BOTH_BY
+from uchuu_core.lawbook.says import Says
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.finish import finish
@@ -143,9 +144,14 @@ def _isolated(board: Board, left: Side, right: Side) -> bool:
         (alone.tree, other.tree),
         (other.tree, alone.tree),
     )
-    says = ISOLATE_ROOT(alone.tree)
+    is_right = _stands_right(alone, left, right)
+
+    def write(root: RootPart, rest: Side, says: Says) -> None:
+        ends = (rest.tree, root.tree) if is_right else (root.tree, rest.tree)
+        board.equation(*ends, says)
+
     if not stays:
-        board.equation(alone.tree, other.tree, says)
+        write(alone, other, ISOLATE_ROOT(alone.tree))
     scale = _common(alone, other)
     if scale != 1:
         alone = RootPart(alone.coefficient / scale, alone.root)
@@ -153,14 +159,19 @@ def _isolated(board: Board, left: Side, right: Side) -> bool:
             tuple(RootPart(p.coefficient / scale, p.root) for p in other.roots),
             _polynomial(build.product((build.number(1 / scale), other.rest)), board),
         )
-        says = DIVIDE_BOTH_BY(build.number(scale))
-        board.equation(alone.tree, other.tree, says)
+        write(alone, other, DIVIDE_BOTH_BY(build.number(scale)))
     value = None if other.roots else _number(other.rest)
     if alone.root.index % 2 == 0 and value is not None and value < 0:
         says = SQUARE_ROOT_NEVER_NEGATIVE()
         board.write(Outcome("no solution"), says, KEY)
         return True
     return False
+
+
+def _stands_right(alone: RootPart, left: Side, right: Side) -> bool:
+    """Whether the root stands on the right, with the sign that it keeps there, and on no other side."""
+    on_left = any(part.root == alone.root for part in left.roots)
+    return not on_left and any(part == alone for part in right.roots)
 
 
 def _choose(left: Side, right: Side, board: Board) -> tuple[RootPart, Side]:

@@ -22,16 +22,18 @@ from uchuu_core.lawbook.fractions import (
     FACTOR_ALL_BELOW_EXCLUDED,
     ONE_FRACTION_EACH_SIDE,
 )
-from uchuu_core.lawbook.numbers import TERMS_TO_LCD, TERMS_TO_LCD_EXCLUDED
+from uchuu_core.lawbook.numbers import EACH_TERM_LACKS, EACH_TERM_LACKS_EXCLUDED, LACKS
 from uchuu_core.lawbook.says import Listed, listed, mathematics
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.candidates import reject
 from uchuu_core.methods.equations.finish import finish
 from uchuu_core.methods.fractions_in_letters import (
+    ONE,
     InFactors,
     Product,
     fraction_in_factors,
     least_common,
+    missing,
     stretched,
 )
 from uchuu_core.methods.method import RIDES_ALONG
@@ -211,9 +213,10 @@ def by_common_denominators(board: Board) -> None:
         build.total(build.as_term(Quotient(top, below), sign) for sign, top in side)
         for side in tops
     ]
-    says = TERMS_TO_LCD(below)
+    lacking = _lacking(board, sides)
+    says = EACH_TERM_LACKS(below, lacking)
     if excluded and not board.moments:
-        says = TERMS_TO_LCD_EXCLUDED(below, excluded)
+        says = EACH_TERM_LACKS_EXCLUDED(below, lacking, excluded)
     board.equation(each[0], each[1], says)
     sums = [_joined(side) for side in tops]
     one = [Quotient(top, below) if top != build.ZERO else top for top in sums]
@@ -223,6 +226,16 @@ def by_common_denominators(board: Board) -> None:
     board.equation(sums[0], sums[1], says)
     finish(board)
     reject(board, given)
+
+
+def _lacking(board: Board, sides: Sides) -> Listed:
+    """Say of each term what its denominator lacks to be the common one."""
+    said = []
+    for part in (*sides.left, *sides.right):
+        lacks = missing(part.fraction.bottom, sides.common)
+        if part.written != build.ZERO and lacks != ONE:
+            said.append(LACKS(part.written, lacks.tree(board.algebra)))
+    return listed(said, before_last=", ")
 
 
 def by_cross_multiplying(board: Board) -> None:

@@ -39,6 +39,7 @@ from uchuu_core.limits import ROOT_INDEX
 from uchuu_core.methods.bases import prime_exponents
 from uchuu_core.methods.equations.board import Board, either, is_solved
 from uchuu_core.methods.equations.candidates import reject
+from uchuu_core.methods.equations.done import tell_what_is_done
 from uchuu_core.methods.equations.polynomials import coefficients
 from uchuu_core.methods.equations.quadratics import take_root
 from uchuu_core.methods.method import KEY
@@ -85,6 +86,7 @@ def reverse_order(board: Board) -> None:
         says = UNKNOWN_FIRST(Symbol(board.unknown))
         board.equation(given.right, given.left, says, 0)
     undo(board)
+    tell_what_is_done(board, around)
     _rationalised(board)
     if unmet_forms(board.now, "solve", (), board.unknown):
         raise OutOfScope("Simplify the sides first.")

@@ -1,6 +1,7 @@
 """Structure: a part that repeats is named by a letter, solved for, and put back."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from fractions import Fraction
 from math import gcd, lcm
 from typing import Any
@@ -47,8 +48,9 @@ def by_substitution(board: Board) -> None:
     if letters(given) != {board.unknown}:
         raise OutOfScope("It holds further letters.")
     name = next(letter for letter in _LETTERS if letter != board.unknown)
+    house = replace(board.house, plus_minus="written-out")  # each is put back by itself
     for meaning, line in _namings(board, name):
-        inner = Board(line, name, board.numbers, is_branch=True)
+        inner = Board(line, name, board.numbers, is_branch=True, house=house)
         try:
             values = coefficients(line, name)
             if len(values) < 3:

@@ -19,5 +19,5 @@ def test_each_way_works_the_problem_of_its_school(school: School) -> None:
 
 
 def test_a_way_that_is_not_built_is_not_offered() -> None:
-    with pytest.raises(LookupError, match="keep-fractions"):
-        _school("fractions", "solve", "x/2 = 3", "keep-fractions")
+    with pytest.raises(LookupError, match="by-guessing"):
+        _school("fractions", "solve", "x/2 = 3", "by-guessing")

@@ -193,7 +193,7 @@ def _missed_terms(line: Line) -> Iterator[Line]:
     left, right = build.terms_of(line.left), build.terms_of(line.right)
     terms = [*left, *right]
     factor = lcm(*(_denominator(term) for term in terms))
-    whole = [n for n, term in enumerate(terms) if _denominator(term) == 1]
+    whole = [n for n, t in enumerate(terms) if _denominator(t) == 1 and t.body != build.ZERO]
     if factor == 1 or not whole or not 2 < len(terms) <= 8:
         return
     for kept in choices((True, False), repeat=len(whole)):

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from fractions import Fraction
 from math import lcm
 
-from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
+from uchuu_core.moves.conditions import Different, Nonzero, NotNumeral, Numeral, numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite, error_on_line
 from uchuu_core.tree import build
@@ -32,8 +32,8 @@ CROSS_SUM = Move(
     key="rateq-cross-multiplied-sum",
     effect=Effect.WRONG,
     rewrites=(
-        Rewrite("a/x + b/y = c", "a*y + b*x = c"),
-        Rewrite("a/x - b/y = c", "a*y - b*x = c"),
+        Rewrite("a/x + b/y = c", "a*y + b*x = c", (Nonzero("c"),)),
+        Rewrite("a/x - b/y = c", "a*y - b*x = c", (Nonzero("c"),)),
     ),
     examples=(Example("3/x+1/2=2", "3*2+1*x=2"),),
     refuses=("3/x=2",),
@@ -71,7 +71,11 @@ def _term_missed(line: Line) -> Iterator[Line]:
     number = (
         lcm(*(int(size) for size, _ in split)) if all(s.denominator == 1 for s, _ in split) else 1
     )
-    free = [(n, k) for n, k in every if _below(sides[n][k]) is None]
+    free = [
+        (n, k)
+        for n, k in every
+        if _below(sides[n][k]) is None and sides[n][k].body != build.ZERO  # 0 times anything is 0
+    ]
     if not free or len(free) == len(every) or len(factors) > 2:
         return
     for mask in range(1, 2 ** len(free)):
@@ -84,7 +88,7 @@ def _term_missed(line: Line) -> Iterator[Line]:
             rest = [factor for factor in factors if factor != own]
             if number != size:
                 rest.insert(0, build.number(number / size))
-            if (n, k) in missed:
+            if (n, k) in missed or body == build.ZERO:
                 new[n].append(term)
                 continue
             if isinstance(body, Quotient) and (n, k) not in free:

@@ -30,6 +30,7 @@ from uchuu_core.tree.nodes import (
     Symbol,
     Term,
 )
+from uchuu_core.tree.paths import walk
 
 
 def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
@@ -95,6 +96,17 @@ def like_terms(node: Sum) -> list[list[Term]]:
     for term in node.terms:
         groups.setdefault(_alike(coefficient_and_rest(term.body)[1]), []).append(term)
     return [group for group in groups.values() if len(group) > 1]
+
+
+def open_sums(line: Line) -> list[Sum]:
+    """Return the sums in *line* that have like terms, numbers among them."""
+    return [
+        part
+        for _, part in walk(line)
+        if isinstance(part, Sum)
+        and like_terms(part)
+        and all(term.sign != "+-" for term in part.terms)
+    ]
 
 
 def collected(node: Sum) -> Expr:

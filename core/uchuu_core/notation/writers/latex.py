@@ -8,6 +8,7 @@ from contextlib import contextmanager
 from contextvars import ContextVar
 
 from uchuu_core.notation.brackets import Place, needs, spells_word
+from uchuu_core.notation.units import is_unit
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -113,6 +114,8 @@ def _written(node: Expr) -> str:
         case Symbol("infinity"):
             return r"\infty"
         case Symbol(name):
+            if is_unit(name):
+                return rf"\,\mathrm{{{name}}}"
             letter, _, index = name.partition("_")
             return f"{letter}_{{{index}}}" if index else letter
         case Signed(sign, body):

@@ -3,6 +3,7 @@
 from typing import ClassVar
 
 from uchuu_core.notation.brackets import FUNCTIONS, Place, needs, spells_word
+from uchuu_core.notation.units import is_unit
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -74,6 +75,10 @@ class Writer:
             case _:
                 return self.expression(line)
 
+    def unit(self, name: str) -> str:
+        """Return a letter that is a word."""
+        return f'"{name}"'
+
     def relation(self, sign: str) -> str:
         """Return the sign between two sides."""
         return sign
@@ -117,7 +122,7 @@ class Writer:
             case Mixed(whole, numerator, denominator):
                 return f"{whole} {numerator}/{denominator}"
             case Symbol(name):
-                return name
+                return self.unit(name) if is_unit(name) else name
             case Signed(sign, body):
                 return signs[sign] + put("signed", body)
             case Sum(terms):

@@ -18,6 +18,9 @@ class _Readable(Writer):
     def relation(self, sign: str) -> str:
         return _RELATIONS.get(sign, sign)
 
+    def unit(self, name: str) -> str:
+        return f" {name}"
+
     def power(self, base: str, exponent: str) -> str:
         bare = exponent.removeprefix("(").removesuffix(")")
         base = f"({base})" if _BARE_ROOT.match(base) else base
@@ -43,4 +46,4 @@ _WRITER = _Readable()
 
 def readable(line: Line) -> str:
     """Write *line* for a reader of a sentence that is plain text."""
-    return _WRITER.line(line)
+    return re.sub("(^|(?<=[ (/])) +", "", _WRITER.line(line))

@@ -1,6 +1,7 @@
 """Typst mathematics (what stands between ``$`` signs), for printed pages."""
 
 from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.notation.units import is_unit
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -80,7 +81,7 @@ def _expression(node: Expr) -> str:
         case Symbol("infinity"):
             return "infinity"
         case Symbol(name):
-            return name
+            return f'upright("{name}")' if is_unit(name) else name
         case Signed(sign, body):
             return f"{_SIGNS[sign]} {_in('signed', body)}"
         case Sum(terms):

@@ -19,6 +19,7 @@ from uchuu_core import Problem, check, facts, problem_from, twin, work
 from uchuu_core.answers.made import Twin
 from uchuu_core.failures import Failure, OutOfScope
 from uchuu_core.notation import plain, read
+from uchuu_core.operations import answer
 from uchuu_core.tests.support.cases import cases
 from uchuu_core.tests.support.oracle import NoValue, are_close, seem_equal, value
 from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS
@@ -174,3 +175,10 @@ def test_a_twin_keeps_the_signs_and_has_no_one_that_was_none(
     twin_given = twin(Problem(task=task, given=given, seed=seed))["given"]
     same, other = (facts(Problem(task=task, given=text)) for text in (given, twin_given))
     assert same["structure"] == other["structure"], twin_given
+
+
+@pytest.mark.parametrize("given", ["3(x - 2) = 2(x + 5)", "2(x - 2) = -2", "-2(x + 2) = 2"])
+def test_a_number_that_stands_twice_and_turns_its_sign_breaks_nothing(given: str) -> None:
+    for seed in range(16):
+        found = answer("twin", {"task": "solve", "given": given, "seed": seed})
+        assert found.get("given") or found["failure"]["message"]

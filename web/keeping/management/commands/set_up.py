@@ -15,6 +15,7 @@ from django.db.migrations.loader import MigrationLoader
 from django.utils import timezone
 from examples.actions.write_facts import to_learn, try_late_again
 from examples.learning import learn_soon
+from papers import chances
 from teachers.accounts import has_demo
 from teachers.sessions import forget_ended
 
@@ -42,6 +43,7 @@ class Command(BaseCommand):
         if not options["own"]:
             call_command("load_demo", reset=options["reset"], stdout=self.stdout)
         try_late_again()
+        chances.try_late_again()
         for teacher in User.objects.filter(is_active=True):  # a new core may know more
             if to_learn(teacher, Asker(teacher).ground).exists():
                 learn_soon(teacher.pk)

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+/** The board of one example, in the full window: lines by key, the next one asked for, forks opened and struck. */
+import { computed, nextTick, ref, watch } from 'vue'
+import type { Schemas } from '@/api/client'
+import { toggleTheme, useRoomLight } from '@/shared/composables/theme'
+import { useKeys, type Keys } from '@/shared/composables/useKeys'
+import WaitFor from '@/shared/page/WaitFor.vue'
+import SpineLine from '@/spine/SpineLine.vue'
+import { words } from '@/texts/en'
+import ShowAside from './ShowAside.vue'
+import { ask, back, fork, next, START } from './reveal'
+import { useBoard } from './useBoard'
+import { useExample } from './useExample'
+
+const props = defineProps<{
+  /** The example's id. */
+  id: string
+  /** Keys of the place around it. */
+  keys?: Keys
+  /** Whether something lies over the board that has the keys. */
+  covered?: boolean
+  /** Whether an example without lines is shown as it is worked. */
+  works?: boolean
+}>()
+const emit = defineEmits<{
+  leave: []
+  /** How far it is shown. */
+  shown: [lines: number, of: number]
+  forked: [fork: Schemas['Fork']]
+}>()
+
+useRoomLight()
+const theExample = useExample(() => props.id, props.works)
+const { example, told, refusal, load } = theExample
+const now = ref(START)
+const lights = ref(true)
+const says = ref(true)
+const helps = ref(false)
+const current = ref<HTMLElement | null>(null)
+
+const { stops, divided, question, fit, here, open, count } = useBoard(theExample, now, lights, says)
+watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
+watch(
+  () => props.id,
+  () => (now.value = START),
+)
+const isReady = computed(() => told.value.length > 0)
+watch([() => now.value.shown, count, isReady], ([shown, of, ready]) => {
+  if (ready) emit('shown', shown, of)
+})
+watch(open, (fork) => fork && emit('forked', fork))
+
+function forward(): void {
+  now.value = next(now.value, count.value)
+}
+function backward(): void {
+  now.value = back(now.value)
+}
+const own: Keys = {
+  ArrowRight: forward,
+  ArrowDown: forward,
+  PageDown: forward,
+  ' ': forward,
+  ArrowLeft: backward,
+  ArrowUp: backward,
+  PageUp: backward,
+  Home: () => (now.value = START),
+  End: () => (now.value = { ...START, shown: count.value }),
+  P: () => (now.value = ask(now.value, count.value)),
+  F: () => (now.value = fork(now.value, here.value.length)),
+  S: () => (lights.value = !lights.value),
+  W: () => (says.value = !says.value),
+  T: toggleTheme,
+  H: () => (helps.value = !helps.value),
+  Escape: () => emit('leave'),
+}
+const uncovered: Keys = Object.fromEntries(
+  Object.entries(own).map(([key, does]) => [key, (event) => props.covered || does(event)]),
+)
+useKeys({ ...uncovered, ...props.keys })
+</script>
+
+<template>
+  <main id="main" class="show" tabindex="-1">
+    <slot
+      name="bar"
+      :title="example?.title || words.bench.untitled"
+      :shown="now.shown"
+      :count="count"
+      :helps="helps"
+      :turn="() => (helps = !helps)"
+    />
+    <WaitFor :pending="!told.length" :failure="refusal" @again="load" />
+    <div
+      v-if="told.length"
+      class="board u-spine"
+      :style="{ '--fit': fit }"
+      :class="{ hanging: !stops[0]?.sides?.left }"
+      tabindex="0"
+      role="region"
+      :aria-label="words.show.board"
+      aria-live="polite"
+    >
+      <div
+        v-for="(stop, index) in stops"
+        :key="index"
+        :ref="(el) => index === stops.length - 1 && (current = el as HTMLElement)"
+      >
+        <SpineLine :line="stop" :division="divided[index]" />
+      </div>
+      <ShowAside
+        v-if="now.asking || open"
+        :question="now.asking ? question : ''"
+        :fork="open"
+        :struck="!!now.fork?.struck"
+      />
+      <p v-if="count === 0 && told.length" class="u-quiet">{{ words.show.noLines }}</p>
+    </div>
+    <slot name="over" :open="open" />
+    <nav class="steps no-print" :aria-label="words.show.keys">
+      <slot name="before" />
+      <el-button :disabled="!now.shown && !now.fork && !now.asking" @click="backward">
+        {{ words.show.back }}
+      </el-button>
+      <el-button :disabled="now.shown >= count" @click="now = ask(now, count)">
+        {{ words.show.predict }}
+      </el-button>
+      <el-button :disabled="!here.length" @click="now = fork(now, here.length)">
+        {{ now.fork && !now.fork.struck ? words.show.strike : words.show.fork }}
+      </el-button>
+      <el-button type="primary" :disabled="now.shown >= count" @click="forward">
+        {{ words.show.next }}
+      </el-button>
+      <slot name="after" />
+    </nav>
+  </main>
+</template>
+
+<style scoped src="./show-place.css"></style>

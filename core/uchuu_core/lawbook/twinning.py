@@ -1,0 +1,26 @@
+"""What a twin keeps of the problem that it is made of: the points for which the problem was chosen."""
+
+from uchuu_core.lawbook.says import Sentence
+
+UNLIKE_DENOMINATORS = Sentence("The denominators stay unlike.")
+EQUAL_DENOMINATORS = Sentence("The denominators stay equal.")
+TEMPTING_PAIR = Sentence("Another pair stays tempting: only its sign or its sum is wrong.")
+CANCELS_TO_ONE = Sentence("Everything divides out: 1 is left.")
+CANDIDATE_FAILS = Sentence("A candidate still fails in the original.")
+NO_SOLUTION_STAYS = Sentence("There is still no solution.")
+ALWAYS_TRUE_STAYS = Sentence("It is still true for every number.")
+STAYS_PRIME = Sentence("It still cannot be factored.")
+ONE_BASE_STAYS = Sentence("The numbers stay powers of one base.")
+TWO_PRIMES_STAY = Sentence("The numbers stay made of two primes.")
+ONE_ROOT_STAYS = Sentence("Unlike radicands still hold the same root.")
+PERFECT_SQUARE_STAYS = Sentence("A perfect square stays one.")
+NEAR_SQUARE_STAYS = Sentence("It still looks like a perfect square and is none.")
+DIFFERENCE_STAYS = Sentence("A difference of squares stays one.")
+SQUARES_BEHIND_STAY = Sentence("A difference of squares still stands behind a common factor.")
+COMMON_FACTOR_STAYS = Sentence("All terms still share a factor.")
+OPPOSITE_STAYS = Sentence("The opposite factors stay opposite.")
+LEADING_STAYS = Sentence("The leading coefficient is still not 1.")
+EQUAL_TOPS_STAY = Sentence("The numerators can still be made equal.")
+EVEN_MIDDLE_STAYS = Sentence("The middle coefficient stays even.")
+FACTORS_STILL = Sentence("The discriminant stays a perfect square.")
+SIGNS_ARE_VARIED = Sentence("The signs are others than in the original: a contrast, not a repeat.")
