@@ -15,6 +15,7 @@ from uchuu_core.checking.context import refuse_systems
 from uchuu_core.checking.own_errors import examine
 from uchuu_core.checking.paper import check
 from uchuu_core.contract import Problem, own_error_from, problem_from
+from uchuu_core.drawing.draw import draw
 from uchuu_core.failures import BadRequest, Failure
 from uchuu_core.forking.choices import choices
 from uchuu_core.forking.forks import forks
@@ -32,6 +33,7 @@ from uchuu_core.placing.place import place
 from uchuu_core.proofing.items import Key, KeyItem, key_of
 from uchuu_core.proofing.proof import proof_item
 from uchuu_core.requests import read_record
+from uchuu_core.sidework.beside import beside
 from uchuu_core.telling.contrast import contrast
 from uchuu_core.telling.tell import tell
 from uchuu_core.twinning.asked import twin
@@ -133,10 +135,12 @@ CONTRACT: dict[str, Operation] = {
 """What scripts and tests of others may ask for."""
 OPERATIONS: dict[str, Operation] = {
     **CONTRACT,
+    "beside": _of_problem(beside),
     "choices": _of_problem(choices),
     "climb": Operation(_climb, Climb),
     "compare": Operation(lambda r: compare(problem_from(r), *r["methods"]), Compared),
     "contrast": Operation(lambda r: contrast(str(r["error"])), Contrast),
+    "draw": _of_problem(draw),
     "examine": Operation(_examine, Examined),
     "facts": _of_problem(facts),
     "family": Operation(_family, FamilyProblem),

@@ -131,6 +131,18 @@ def tell(request: HttpRequest, body: ProblemIn) -> HttpResponse:
     return _asked("tell", request, body)
 
 
+@router.post("/draw", response=_answers("draw"))
+def draw(request: HttpRequest, body: ProblemIn) -> HttpResponse:
+    """Return the lines with what a hand would mark on them, step by step."""
+    return _asked("draw", request, body)
+
+
+@router.post("/beside", response=_answers("beside"))
+def beside(request: HttpRequest, body: ProblemIn) -> HttpResponse:
+    """Return the side work of an example, line by line."""
+    return _asked("beside", request, body)
+
+
 @router.get("/errors", response=list[ErrorEntry])
 def errors(request: HttpRequest) -> list[ErrorEntry]:
     """Return the error catalogue in its order."""

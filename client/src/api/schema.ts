@@ -644,6 +644,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/draw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Draw
+         * @description Return the lines with what a hand would mark on them, step by step.
+         */
+        post: operations["asking_api_draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Beside
+         * @description Return the side work of an example, line by line.
+         */
+        post: operations["asking_api_beside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/errors": {
         parameters: {
             query?: never;
@@ -4547,6 +4587,157 @@ export interface components {
             counter: string | null;
             /** Counter Parts */
             counter_parts: components["schemas"]["Piece"][];
+        };
+        /**
+         * DrawnLine
+         * @description A line with its parts that bear marks named; ``typst``, ``tex`` and ``mathml``: with marks drawn, for paper.
+         *
+         *     Marks of the step that follows are drawn on it too. ``says``: what is drawn at the step to this line, in words.
+         */
+        DrawnLine: {
+            /** Text */
+            text: string;
+            sides: components["schemas"]["Sides"];
+            /** Marks */
+            marks: components["schemas"]["DrawnMark"][];
+            /** Says */
+            says: string;
+            /** Parts */
+            parts: components["schemas"]["Piece"][];
+            /** Typst */
+            typst: string;
+            /** Tex */
+            tex: string;
+            /** Mathml */
+            mathml: string;
+        };
+        /**
+         * DrawnLines
+         * @description The given and the lines under it, with the marks of a hand; lines that cannot be read have none.
+         */
+        DrawnLines: {
+            /** Lines */
+            lines: components["schemas"]["DrawnLine"][];
+        };
+        /**
+         * DrawnMark
+         * @description A mark on a line.
+         *
+         *     ``on``: the number of the line on which it is drawn, 0 for the given. ``part``: the name of the part in the
+         *     line's ``latex``, ``\htmlClass{m-…}{…}``; ``to``: where an arrow ends. ``pair``: marks with one number belong together. ``text``: what is written there, after
+         *     ``sign``. ``signed``: the part is a term of a sum, its sign stands before it. A whole side that is a sum is not
+         *     named in ``latex``: ``m-1-0`` is the left side of line 1, ``m-1`` all of it.
+         */
+        DrawnMark: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "strike" | "beneath" | "box" | "ring" | "bracket" | "arrow" | "join" | "swap" | "times";
+            /** On */
+            on: number;
+            /** Part */
+            part: string;
+            /** To */
+            to?: string;
+            /** Pair */
+            pair: number;
+            /** Sign */
+            sign: string;
+            /** Signed */
+            signed: boolean;
+            text: components["schemas"]["Mathematics"] | null;
+        };
+        /**
+         * LineStretch
+         * @description Between two marks of the number line (None: without end): what belongs, and what is said of it.
+         */
+        LineStretch: {
+            /** Belongs */
+            belongs: boolean;
+            /** Sign */
+            sign: string;
+        };
+        /**
+         * NumberMark
+         * @description A number on the number line; ``is_open``: it does not belong. ``at``: where, as a decimal number.
+         */
+        NumberMark: {
+            math: components["schemas"]["Mathematics"];
+            /** Typst */
+            typst: string;
+            /** At */
+            at: number;
+            /** Is Open */
+            is_open: boolean;
+        };
+        /**
+         * Pan
+         * @description What lies on a pan: weights, and those of them that are taken off, or put on.
+         */
+        Pan: {
+            /** Weights */
+            weights: components["schemas"]["SideCell"][];
+        };
+        /**
+         * SideCell
+         * @description A cell of a table: words, mathematics, or nothing.
+         */
+        SideCell: {
+            /** Text */
+            text: string;
+            math: components["schemas"]["Mathematics"] | null;
+            /** Typst */
+            typst: string;
+            /**
+             * Mark
+             * @enum {string}
+             */
+            mark: "" | "head" | "fits" | "struck" | "rule" | "rest";
+        };
+        /**
+         * SideWork
+         * @description One piece of side work at the step to line ``line``.
+         *
+         *     ``rows``: of a table. ``marks`` and ``stretches``: of a number line, from left to right, one stretch more than
+         *     marks. ``left``, ``right``, ``tilt`` (−1: left is heavier, 0, 1) ``off`` (what is done to both, after ``off_sign``): of a balance. ``lines``: what of it
+         *     can be written as side lines.
+         */
+        SideWork: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "calculation" | "pairs" | "box" | "primes" | "long-division" | "synthetic-division" | "denominator" | "list" | "number-line" | "done" | "balance";
+            /** Line */
+            line: number;
+            /** Says */
+            says: string;
+            /** Parts */
+            parts: components["schemas"]["Piece"][];
+            /** Rows */
+            rows: components["schemas"]["SideCell"][][];
+            /** Lines */
+            lines: string[];
+            /** Marks */
+            marks?: components["schemas"]["NumberMark"][];
+            /** Stretches */
+            stretches?: components["schemas"]["LineStretch"][];
+            left?: components["schemas"]["Pan"];
+            right?: components["schemas"]["Pan"];
+            /** Tilt */
+            tilt?: number;
+            off?: components["schemas"]["Mathematics"] | null;
+            /** Off Sign */
+            off_sign?: string;
+        };
+        /**
+         * SideWorks
+         * @description All side work of an example, by the line at which it stands.
+         */
+        SideWorks: {
+            /** Works */
+            works: components["schemas"]["SideWork"][];
         };
         /**
          * ErrorEntry
@@ -9050,6 +9241,144 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Told"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnLines"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SideWorks"];
                 };
             };
             /** @description Unauthorized */

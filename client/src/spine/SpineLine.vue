@@ -5,6 +5,7 @@ import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import { words } from '@/texts/en'
 import { readable } from '@/shared/logic/readable'
+import HandMarks from './hand/HandMarks.vue'
 import DividedLine from './DividedLine.vue'
 import { isLeaving } from './marks'
 import Stop from './Stop.vue'
@@ -107,6 +108,7 @@ const whole = computed(() => {
       <span v-if="saysMark" class="says">{{ words.stops[line.mark] }}</span>{{ ' '
       }}<SentenceText :text="line.words" :pieces="line.pieces" />
     </span>
+    <HandMarks v-if="line.drawn?.length" :marks="line.drawn" :warm="line.leaves" />
   </div>
 </template>
 

@@ -49,4 +49,8 @@ export interface StopLine {
   operation?: string
   /** Crossed out. */
   struck?: boolean
+  /** What a hand has marked on it. */
+  drawn?: readonly components['schemas']['DrawnMark'][]
+  /** Whether those marks show where somebody left. */
+  leaves?: boolean
 }

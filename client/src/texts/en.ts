@@ -15,7 +15,7 @@ import { answers } from './answers.en'
 import { classes, papers } from './classes.en'
 import { before, hold, lessons, log, passing, today } from './lessons.en'
 import { out, scheme, ways } from './papers.en'
-import { exercise, show, track } from './show.en'
+import { exercise, show, sideWork, track } from './show.en'
 import { spelledWords, type Spelling } from './spelling'
 
 const written = {
@@ -208,6 +208,7 @@ const written = {
     crossedOut: 'crossed out here',
   },
   show,
+  sideWork,
   answers,
   classes,
   before,

@@ -19,7 +19,7 @@ from uchuu_core.checking.made_before import MadeBefore
 from uchuu_core.checking.naming import PEN, counter_says, error_record, named_error, worded
 from uchuu_core.checking.original import candidate_checks
 from uchuu_core.checking.own_errors import moves_of, wording_of
-from uchuu_core.checking.reasons import said_at
+from uchuu_core.checking.said_of import said_of
 from uchuu_core.checking.steps import (
     Step,
     differences,
@@ -30,7 +30,6 @@ from uchuu_core.checking.steps import (
 )
 from uchuu_core.checking.stops import stop_for
 from uchuu_core.checking.target import Found
-from uchuu_core.checking.worked_reasons import Asked, joined_by_method, said_by_method
 from uchuu_core.contract import OwnError, Problem
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import Algebraic
@@ -205,24 +204,13 @@ def _explain(record: CheckedLine, step: Step, written: Line, context: Context) -
 
     ``written``: the line above on paper; where a letter names a part, the work's state is another.
     """
-    problem, own = context.problem, context.problem.own
-    asked = Asked(problem.task, problem.method, problem.house.density)
-    says = None
-    line = step.entry.lines[-1] if step.entry and step.entry.lines else step.line
+    own = context.problem.own
     may_be_luck = not (step.judgement.is_aside or step.is_back)
-    if step.judgement.is_aside:
-        says = joined_by_method(context.posed, written, line, asked)
-    else:
-        if may_be_luck and _doubted(
-            record, directly_reproduced(step.before, step.line, moves_of(own)), own
-        ):
-            return
-        # where a letter names a part, or features stand between, the line above is no state
-        if written != step.before:
-            says = said_by_method(context.posed, written, line, asked)
-        if says is None and line != step.line:
-            says = joined_by_method(context.posed, written, line, asked)
-        says = says or said_at(context.posed, step.before, step.line, asked, context.ring)
+    if may_be_luck and _doubted(
+        record, directly_reproduced(step.before, step.line, moves_of(own)), own
+    ):
+        return
+    says = said_of(step, written, context)
     if says is not None:
         record |= {"law": says.law.key, "laws": _keys(says), **says.record()}
     elif may_be_luck:

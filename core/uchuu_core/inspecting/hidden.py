@@ -4,9 +4,7 @@ from collections.abc import Iterator
 from math import gcd, isqrt
 from typing import Any
 
-from uchuu_core.failures import Failure
 from uchuu_core.kernel.algebraic import square_part
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.noticing import (
     EQUAL_RANK,
     HOLD_ONE_ROOT,
@@ -19,9 +17,9 @@ from uchuu_core.lawbook.says import Says, listed
 from uchuu_core.methods.bases import base_of, prime_exponents
 from uchuu_core.methods.exponents import numbers_in
 from uchuu_core.methods.factoring_trinomials import trinomial_of
-from uchuu_core.methods.written import polynomial_terms, polynomial_tree, ring_of
+from uchuu_core.methods.written import polynomial_of, polynomial_terms, polynomial_tree
 from uchuu_core.tree.nodes import Line, Number, Power, Product, Quotient, Relation, Root, Sum
-from uchuu_core.tree.paths import letters, parts, walk
+from uchuu_core.tree.paths import parts, walk
 
 Seen = tuple[str, Says, Line | None]
 """A notice's code, its sentence, and the part that shows it."""
@@ -80,20 +78,17 @@ def _equal_rank(given: Line) -> Iterator[Seen]:
 
 def _squares(node: Sum) -> Iterator[Seen]:
     """A difference of squares behind a common factor; a trinomial that nearly is a square."""
-    if not letters(node) or any(isinstance(part, (Root, Quotient)) for part in parts(node)):
+    found = polynomial_of(node)
+    if found is None:
         return
-    algebra = ring_of(node)
-    try:
-        value = algebra.function(node)
-    except (NotRational, Undefined, Failure):
-        return
-    terms = polynomial_terms(value.numerator, algebra)
-    if not value.denominator.is_constant() or any(c.denominator != 1 for c, _ in terms):
+    polynomial, algebra = found
+    terms = polynomial_terms(polynomial, algebra)
+    if any(c.denominator != 1 for c, _ in terms):
         return
     if len(terms) == 2:
-        yield from _behind_a_factor(node, value.numerator, algebra)
+        yield from _behind_a_factor(node, polynomial, algebra)
     elif len(terms) == 3:
-        yield from _near_square(node, value.numerator, algebra)
+        yield from _near_square(node, polynomial, algebra)
 
 
 def _behind_a_factor(node: Sum, polynomial: Any, algebra: Any) -> Iterator[Seen]:

@@ -3,14 +3,11 @@
 from dataclasses import dataclass
 from math import gcd, isqrt
 
-from uchuu_core.failures import Failure
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook.factoring import PRIME
 from uchuu_core.lawbook.law import Family
-from uchuu_core.methods.factoring_trinomials import Trinomial, trinomial_of
+from uchuu_core.methods.factoring_trinomials import Trinomial, trinomial_in
 from uchuu_core.methods.method import Moment
-from uchuu_core.methods.written import ring_of
-from uchuu_core.tree.nodes import Line, Quotient, Root, Sum
+from uchuu_core.tree.nodes import Line, Sum
 from uchuu_core.tree.paths import parts
 
 
@@ -30,24 +27,11 @@ def searches(given: Line, moments: list[Moment]) -> list[Search]:
         if Family.FACTORS in moment.law.families or moment.law is PRIME:
             after = set(parts(moment.line))
             for part in parts(before):
-                one = _trinomial(part) if isinstance(part, Sum) and part not in after else None
+                one = trinomial_in(part) if isinstance(part, Sum) and part not in after else None
                 if one is not None and one.b:
                     found.setdefault((one.a, one.b, one.c), _search(one))
         before = moment.line
     return list(found.values())
-
-
-def _trinomial(part: Sum) -> Trinomial | None:
-    if any(isinstance(inner, (Root, Quotient)) for inner in parts(part)):
-        return None
-    algebra = ring_of(part)
-    try:
-        value = algebra.function(part)
-    except (NotRational, Undefined, Failure):
-        return None
-    if not value.denominator.is_constant() or value.is_zero:
-        return None
-    return trinomial_of(value.numerator, algebra)
 
 
 def _search(one: Trinomial) -> Search:

@@ -32,7 +32,7 @@ from uchuu_core.methods.bases import common_base
 from uchuu_core.methods.equations.board import Board
 from uchuu_core.methods.equations.equal_tops import common_top
 from uchuu_core.methods.exponents import numbers_in
-from uchuu_core.methods.written import integer_factors, polynomial_terms, ring_of
+from uchuu_core.methods.written import integer_factors, polynomial_of, polynomial_terms
 from uchuu_core.tree.build import ZERO
 from uchuu_core.tree.nodes import Line, Power, Quotient, Relation, Root, Sum, Symbol
 from uchuu_core.tree.paths import letters, parts
@@ -50,22 +50,11 @@ def shapes_of(given: Line, context: Context) -> Iterator[Seen]:
         yield from _common_top(given, context.unknown)
 
 
-def _polynomial(node: Line) -> tuple[Any, Any] | None:
-    if not letters(node) or any(isinstance(p, (Root, Quotient)) for p in parts(node)):
-        return None
-    algebra = ring_of(node)
-    try:
-        value = algebra.function(node)  # type: ignore[arg-type]
-    except (NotRational, Undefined, Failure):
-        return None
-    return (value.numerator, algebra) if value.denominator.is_constant() else None
-
-
 def _opposite(given: Line) -> Iterator[Seen]:
     below = [
         p.denominator for p in parts(given) if isinstance(p, Quotient) and letters(p.denominator)
     ]
-    found = [(node, _polynomial(node)) for node in below]
+    found = [(node, polynomial_of(node)) for node in below]
     names = tuple(sorted(letters(given)))
     algebra = ring(names)
     known: list[tuple[Line, Any]] = []
@@ -94,7 +83,7 @@ def _polynomials(given: Line) -> Iterator[Seen]:
     if isinstance(given, Relation) and ZERO not in (given.left, given.right):
         whole = (given.left, given.right)
     for node in dict.fromkeys(sums):
-        found = _polynomial(node)
+        found = polynomial_of(node)
         if found is None:
             continue
         polynomial, algebra = found

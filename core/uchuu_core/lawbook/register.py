@@ -2,6 +2,7 @@
 
 from uchuu_core.lawbook import (
     complex_numbers,
+    drawing,
     equations,
     expanding,
     exponents,
@@ -15,6 +16,7 @@ from uchuu_core.lawbook import (
     numbers,
     quadratics,
     radicals,
+    sidework,
     twinning,
 )
 from uchuu_core.lawbook.law import Law
@@ -24,7 +26,9 @@ CHAPTERS = (
     numbers,
     exponents,
     radicals,
+    sidework,
     complex_numbers,
+    drawing,
     expanding,
     factoring,
     fractions,

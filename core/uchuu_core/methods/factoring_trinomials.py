@@ -28,6 +28,7 @@ from uchuu_core.lawbook.says import Says, listed
 from uchuu_core.methods.method import BOARD
 from uchuu_core.methods.written import (
     monomial_tree,
+    polynomial_of,
     polynomial_terms,
     polynomial_tree,
 )
@@ -79,6 +80,12 @@ def trinomial_of(polynomial: fmpq_mpoly, algebra: Ring) -> Trinomial | None:
     u = _monomial(tuple(d // 2 for d in first), algebra)
     v = _monomial(tuple(d // 2 for d in last), algebra)
     return Trinomial(int(a), int(b), int(c), u, v)
+
+
+def trinomial_in(part: Sum) -> Trinomial | None:
+    """Return a written sum as a trinomial with whole coefficients, None when it is none."""
+    found = polynomial_of(part)
+    return trinomial_of(*found) if found is not None and found[0] else None
 
 
 def _pairs(product: int) -> list[tuple[int, int]]:

@@ -5,10 +5,12 @@ from typing import Any
 
 from flint import fmpq_mpoly, fmpq_poly
 
+from uchuu_core.failures import Failure
+from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.kernel.rational_functions import Ring, ring
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Power, Sum, Symbol, Term
-from uchuu_core.tree.paths import walk
+from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Root, Sum, Symbol, Term
+from uchuu_core.tree.paths import letters, parts, walk
 
 Factors = tuple[tuple[Any, int], ...]
 """Polynomials with their exponents."""
@@ -18,6 +20,18 @@ def ring_of(node: Line) -> Ring:
     """Return the ring in the letters of *node*, in the order in which they stand there."""
     seen = [part.name for _, part in walk(node) if isinstance(part, Symbol)]
     return ring(tuple(dict.fromkeys(seen)))
+
+
+def polynomial_of(node: Line) -> tuple[fmpq_mpoly, Ring] | None:
+    """Return an expression without roots and fractions as a polynomial in its letters; None for any other."""
+    if not letters(node) or any(isinstance(part, (Root, Quotient)) for part in parts(node)):
+        return None
+    algebra = ring_of(node)
+    try:
+        value = algebra.function(node)  # type: ignore[arg-type]
+    except (NotRational, Undefined, Failure):
+        return None
+    return (value.numerator, algebra) if value.denominator.is_constant() else None
 
 
 def monomial_tree(degrees: tuple[int, ...], ring: Ring) -> Expr:

@@ -11,8 +11,9 @@ from uchuu_core.forking.example import read_example
 from uchuu_core.forking.forks import as_record, forks_of
 from uchuu_core.lawbook.register import LAWS
 from uchuu_core.notation import plain, shown
+from uchuu_core.notation.decorating import decorating
 from uchuu_core.notation.sides import sides
-from uchuu_core.notation.writers.latex import latex, lighting
+from uchuu_core.notation.writers.latex import latex
 from uchuu_core.tree.changes import changed_parts
 from uchuu_core.tree.nodes import Line
 
@@ -65,7 +66,7 @@ def tell(problem: Problem) -> Told:
             told["lit"] = told["sides"]
             if len(entry.lines) == 1 and not entry.rejects:
                 line = entry.lines[0]
-                with lighting(frozenset(map(id, changed_parts(before, line)))):
+                with decorating({id(part): _lit for part in changed_parts(before, line)}):
                     told["lit"] = sides(line)
                     if not record["sides"]["left"] and told["lit"]["left"]:
                         told["lit"] = {**record["sides"], "right": latex(line)}
@@ -73,6 +74,10 @@ def tell(problem: Problem) -> Told:
                     before = line
         lines.append(told)
     return {"lines": lines}
+
+
+def _lit(text: str) -> str:
+    return rf"\htmlClass{{lit}}{{{text}}}"
 
 
 def _ask(law: str) -> str:

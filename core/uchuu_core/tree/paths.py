@@ -5,6 +5,7 @@ A path is a tuple of child numbers from the root; the empty tuple is the root it
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from operator import is_not
 from typing import Any, assert_never
 
 from uchuu_core.tree.nodes import (
@@ -140,10 +141,12 @@ def walk(node: Line, path: Path = ()) -> Iterator[tuple[Path, Any]]:
 
 
 def rebuild(node: Line, change: Callable[[Any], Any]) -> Any:
-    """Return *node* with *change* applied to every part, innermost first."""
-    parts = children(node)
-    if parts:
-        node = with_children(node, tuple(rebuild(part, change) for part in parts))
+    """Return *node* with *change* applied to every part, innermost first; what does not change is kept as it is."""
+    old = children(node)
+    if old:
+        new = tuple([rebuild(part, change) for part in old])
+        if any(map(is_not, old, new)):
+            node = with_children(node, new)
     return change(node)
 
 
@@ -152,7 +155,11 @@ def letters(node: Line) -> frozenset[str]:
     try:
         return node._letters  # type: ignore[union-attr, no-any-return]
     except AttributeError:
-        names = frozenset(part.name for part in parts(node) if type(part) is Symbol)
+        below = children(node)
+        if below:
+            names = frozenset[str]().union(*map(letters, below))
+        else:
+            names = frozenset((node.name,) if type(node) is Symbol else ())
         object.__setattr__(node, "_letters", names)
         return names
 

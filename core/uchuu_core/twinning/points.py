@@ -4,16 +4,13 @@ from collections.abc import Iterator
 from math import isqrt
 
 from uchuu_core.checking.context import Context
-from uchuu_core.failures import Failure
 from uchuu_core.inspecting.shapes import shapes_of
-from uchuu_core.kernel.points import NotRational, Undefined
 from uchuu_core.lawbook import twinning as said
 from uchuu_core.lawbook.says import Sentence
-from uchuu_core.methods.factoring_trinomials import trinomial_of
-from uchuu_core.methods.written import ring_of
+from uchuu_core.methods.factoring_trinomials import trinomial_in
 from uchuu_core.tree.build import ONE, without_brackets
-from uchuu_core.tree.nodes import Line, Number, Outcome, Quotient, Root, Sum
-from uchuu_core.tree.paths import letters, parts
+from uchuu_core.tree.nodes import Line, Number, Outcome, Quotient, Sum
+from uchuu_core.tree.paths import parts
 
 POINTS: dict[str, Sentence] = {
     "unlike-denominators": said.UNLIKE_DENOMINATORS,
@@ -89,18 +86,7 @@ def _denominators(given: Line) -> Iterator[str]:
 def _tempting(given: Line) -> Iterator[str]:
     """A trinomial of whose numbers another pair is tempting: its product or its sum differs by the sign alone."""
     for part in parts(given):
-        if not isinstance(part, Sum) or not letters(part):
-            continue
-        if any(isinstance(inner, (Root, Quotient)) for inner in parts(part)):
-            continue
-        algebra = ring_of(part)
-        try:
-            value = algebra.function(part)
-        except (NotRational, Undefined, Failure):
-            continue
-        if not value.denominator.is_constant() or value.is_zero:
-            continue
-        found = trinomial_of(value.numerator, algebra)
+        found = trinomial_in(part) if isinstance(part, Sum) else None
         if found is not None and found.b and _has_pair(-found.a * found.c, found.b):
             yield "tempting-pair"
             return

@@ -59,6 +59,7 @@ defineExpose({
       :forked-at="forking ? forkedAt : null"
       :lit="lights.litLines.value"
       :failing="failing"
+      :drawn="bench.drawn.lines.value"
       @over="lights.over"
       @change="bench.editLine"
       @insert="bench.insertLine"

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 /** The written lines on the spine: choose, edit, insert, move and delete them; forks between them. */
 import { computed } from 'vue'
+import type { Schemas } from '@/api/client'
+import { dividedAs, withMarks } from '@/example/useMarks'
+import { isLeaving } from '@/spine/marks'
 import ForkStub from '@/spine/ForkStub.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { divisions } from '@/spine/tracks'
@@ -24,6 +27,8 @@ const props = defineProps<{
   lit?: number[]
   /** Candidates that fail the check in the original, in LaTeX. */
   failing?: string[]
+  /** The lines as a hand marks them, the given first; empty where nobody looks. */
+  drawn?: readonly Schemas['DrawnLine'][]
 }>()
 const chosen = defineModel<number | null>('chosen', { required: true })
 const editing = defineModel<number | null>('editing', { required: true })
@@ -38,12 +43,20 @@ const { text, inserting, note, choose, edit, insert, keep, keepNew, remove, move
 
 const divided = computed(() => divisions(props.stops, props.failing))
 
+/** The marks of the step to the chosen line, on the line above it and on itself. */
+const marks = computed(() => props.drawn?.[(chosen.value ?? -1) + 1]?.marks ?? [])
+function marked(stop: StopLine): StopLine {
+  if (chosen.value === null) return stop
+  const leaves = isLeaving(props.stops[chosen.value]?.mark ?? 'given')
+  return { ...withMarks(stop, props.drawn?.[stop.number], marks.value), leaves }
+}
+
 defineExpose({ choose, edit, insert, remove })
 </script>
 
 <template>
   <div class="top">
-    <SpineLine :line="given" />
+    <SpineLine :line="marked(given)" />
     <span v-if="forksAfter(0)" class="stub-column">
       <ForkStub :count="forksAfter(0)" :open="forkedAt === 0" @open="emit('fork', 0)" />
     </span>
@@ -92,7 +105,11 @@ defineExpose({ choose, edit, insert, remove })
         @keydown.delete.prevent="remove(index)"
         @keydown.escape="emit('leave')"
       >
-        <SpineLine :line="stop" :chosen="chosen === index" :division="divided[index]" />
+        <SpineLine
+          :line="marked(stop)"
+          :chosen="chosen === index"
+          :division="dividedAs(divided[index], marked(stop))"
+        />
       </div>
       <span v-if="forksAfter(stop.number)" class="stub-column">
         <ForkStub

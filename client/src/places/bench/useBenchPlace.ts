@@ -5,6 +5,7 @@ import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { problemOf } from '@/example/problem'
 import { didBy, useClassesAt } from '@/example/useClassesAt'
+import { useMarks } from '@/example/useMarks'
 import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
@@ -26,6 +27,9 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   const forking = ref(false)
   const classes = useClassesAt(() => (forking.value ? saving.id.value : null))
   const forks = useForks(content, forking, classes)
+  const isLooked = computed(() => chosen.value !== null)
+  const posed = computed(() => problemOf(content.value))
+  const drawn = useMarks(posed, isLooked)
   /** The line whose forks are drawn (0: the given): the one that was asked for, or chosen, or the first that any leave. */
   const forkAsked = ref<number | null>(null)
   const forkedAt = computed(() => {
@@ -135,6 +139,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     posing,
     forking,
     forks,
+    drawn,
     did: (error: string) => didBy(error, classes.value),
     forkedAt,
     forkAt,

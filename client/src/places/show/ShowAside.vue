@@ -1,8 +1,9 @@
 <script setup lang="ts">
-/** Beside the board: what the class is asked, or a fork that somebody opened, and why it leaves the line. */
+/** Beside the board: what the class is asked, side work, or a fork that somebody opened, and why it leaves the line. */
 import type { Schemas } from '@/api/client'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
+import SideWork from '@/spine/beside/SideWork.vue'
 import Stop from '@/spine/Stop.vue'
 import { words } from '@/texts/en'
 
@@ -12,6 +13,8 @@ defineProps<{
   fork: Schemas['Fork'] | null
   /** Whether the fork is struck: it is said why. */
   struck: boolean
+  /** Side work that is shown. */
+  work: Schemas['SideWork'] | null
 }>()
 </script>
 
@@ -21,6 +24,9 @@ defineProps<{
       <Stop sign="?" mark="unproved" />
       <p>{{ question }}</p>
     </div>
+  </div>
+  <div v-if="work" class="asked work">
+    <div class="aside"><span /><SideWork :work="work" /></div>
   </div>
   <div v-if="fork" class="fork" :data-struck="struck">
     <span class="curve" aria-hidden="true" />
@@ -61,6 +67,12 @@ defineProps<{
   margin: 0.2em 0 0;
   font-size: max(2.2vw, 1.4rem);
   font-style: italic;
+}
+.work {
+  font-size: max(2.2vw, 1.4rem);
+}
+.work :deep(figcaption) {
+  font-size: 1em;
 }
 .curve {
   grid-column: 3;

@@ -8,7 +8,9 @@ import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { words } from '@/texts/en'
 import ShowAside from './ShowAside.vue'
-import { ask, back, fork, next, START } from './reveal'
+import HowItIsTold from './HowItIsTold.vue'
+import { ask, back, beside, fork, mark, next, START } from './reveal'
+import { SCRIPTS, type Script } from './script'
 import { useBoard } from './useBoard'
 import { useExample } from './useExample'
 
@@ -35,26 +37,41 @@ const { example, told, refusal, load } = theExample
 const now = ref(START)
 const lights = ref(true)
 const says = ref(true)
+const marks = ref(true)
+const script = ref<Script>('lines')
 const helps = ref(false)
 const current = ref<HTMLElement | null>(null)
 
-const { stops, divided, question, fit, here, open, count } = useBoard(theExample, now, lights, says)
+const board = useBoard(theExample, now, { lights, says, marks, script })
+const { stops, divided, question, vote, fit, here, open, struck, pieces, work, groups, count } =
+  board
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
 watch(
   () => props.id,
-  () => (now.value = START),
+  () => {
+    now.value = START
+    script.value = 'lines'
+  },
 )
+watch([script, theExample.forks], () => script.value === 'wrong' && void theExample.loadStory())
 const isReady = computed(() => told.value.length > 0)
 watch([() => now.value.shown, count, isReady], ([shown, of, ready]) => {
   if (ready) emit('shown', shown, of)
 })
-watch(open, (fork) => fork && emit('forked', fork))
+watch([open, struck], ([fork, told]) => {
+  const seen = fork ?? told
+  if (seen) emit('forked', seen)
+})
 
 function forward(): void {
   now.value = next(now.value, count.value)
 }
 function backward(): void {
   now.value = back(now.value)
+}
+function tell(how: Script): void {
+  script.value = how
+  now.value = START
 }
 const own: Keys = {
   ArrowRight: forward,
@@ -70,8 +87,13 @@ const own: Keys = {
   F: () => (now.value = fork(now.value, here.value.length)),
   S: () => (lights.value = !lights.value),
   W: () => (says.value = !says.value),
+  M: () => (now.value = mark(now.value, groups.value.length)),
+  D: () => (now.value = beside(now.value, pieces.value.length)),
+  K: () => (marks.value = !marks.value),
   T: toggleTheme,
   H: () => (helps.value = !helps.value),
+  '?': () => (helps.value = !helps.value),
+  ...Object.fromEntries(SCRIPTS.map((how, index) => [String(index + 1), () => tell(how)])),
   Escape: () => emit('leave'),
 }
 const uncovered: Keys = Object.fromEntries(
@@ -109,16 +131,18 @@ useKeys({ ...uncovered, ...props.keys })
         <SpineLine :line="stop" :division="divided[index]" />
       </div>
       <ShowAside
-        v-if="now.asking || open"
-        :question="now.asking ? question : ''"
+        v-if="now.asking || vote || open || work"
+        :question="vote || (now.asking ? question : '')"
         :fork="open"
         :struck="!!now.fork?.struck"
+        :work="work"
       />
       <p v-if="count === 0 && told.length" class="u-quiet">{{ words.show.noLines }}</p>
     </div>
     <slot name="over" :open="open" />
     <nav class="steps no-print" :aria-label="words.show.keys">
       <slot name="before" />
+      <HowItIsTold v-if="!now.shown" :script="script" @tell="tell" />
       <el-button :disabled="!now.shown && !now.fork && !now.asking" @click="backward">
         {{ words.show.back }}
       </el-button>
@@ -127,6 +151,15 @@ useKeys({ ...uncovered, ...props.keys })
       </el-button>
       <el-button :disabled="!here.length" @click="now = fork(now, here.length)">
         {{ now.fork && !now.fork.struck ? words.show.strike : words.show.fork }}
+      </el-button>
+      <el-button
+        :disabled="!marks || now.drawn >= groups.length"
+        @click="now = mark(now, groups.length)"
+      >
+        {{ words.show.mark }}
+      </el-button>
+      <el-button :disabled="!pieces.length" @click="now = beside(now, pieces.length)">
+        {{ words.show.beside }}
       </el-button>
       <el-button type="primary" :disabled="now.shown >= count" @click="forward">
         {{ words.show.next }}

@@ -22,7 +22,27 @@ const told = (text: string, more: object = {}) => ({
   ...more,
 })
 
+const marked = { ...sides, right: '\\htmlClass{m-0-1}{4}' }
+const mark = { kind: 'beneath', on: 0, part: 'm-0-1', pair: 0, sign: '÷', signed: false }
+const two = { text: '2', latex: '2', spoken: 'two' }
+const drawn = [
+  { text: '2x=4', sides: marked, marks: [] },
+  { text: 'x=4/2', sides, marks: [{ ...mark, text: two }] },
+  { text: 'x=2', sides, marks: [] },
+]
+const cell = (text: string) => ({ text, math: null, typst: '', mark: '' })
+const pairs = {
+  kind: 'pairs',
+  line: 1,
+  says: 'Product 6, sum 5: 2 and 3.',
+  parts: [],
+  rows: [[cell('2'), cell('3')]],
+  lines: [],
+}
+
 function server({ path }: Asked) {
+  if (path.endsWith('/draw')) return { body: { lines: drawn } }
+  if (path.endsWith('/beside')) return { body: { works: [pairs] } }
   if (path.includes('/log/example/')) return { body: [] }
   if (path.endsWith('/tell')) return { body: { lines: [told('2x=4'), told('x=4/2'), told('x=2')] } }
   if (path.endsWith('/check')) {

@@ -14,7 +14,7 @@ describe('revealing an example', () => {
     const asked = ask(START, 1)
     expect(asked.asking).toBe(true)
     expect(ask(asked, 1).asking).toBe(false)
-    expect(next(asked, 1)).toEqual({ shown: 1, asking: false, fork: null })
+    expect(next(asked, 1)).toEqual({ ...START, shown: 1 })
     expect(ask(next(asked, 1), 1).asking).toBe(false)
   })
 

@@ -3,11 +3,8 @@ r"""LaTeX for typesetting; reading it back gives the same tree.
 ``\left…\right`` only where the content is tall, so that short brackets keep their size.
 """
 
-from collections.abc import Iterator
-from contextlib import contextmanager
-from contextvars import ContextVar
-
 from uchuu_core.notation.brackets import Place, needs, spells_word
+from uchuu_core.notation.decorating import decorated
 from uchuu_core.notation.units import is_unit
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -39,19 +36,6 @@ from uchuu_core.tree.nodes import (
 
 _RELATIONS = {"=": "=", "!=": r"\ne ", "<": "<", ">": ">", "<=": r"\le ", ">=": r"\ge "}
 _SIGNS = {"+": "+", "-": "-", "+-": r"\pm "}
-
-
-_lit: ContextVar[frozenset[int]] = ContextVar("lit", default=frozenset())
-
-
-@contextmanager
-def lighting(lit: frozenset[int]) -> Iterator[None]:
-    r"""Write the parts whose ``id`` is in *lit* in ``\htmlClass{lit}{…}`` while this is open."""
-    token = _lit.set(lit)
-    try:
-        yield
-    finally:
-        _lit.reset(token)
 
 
 def latex(line: Line) -> str:
@@ -101,8 +85,7 @@ def _in(place: Place, node: Expr) -> str:
 
 
 def _expression(node: Expr) -> str:
-    text = _written(node)
-    return rf"\htmlClass{{lit}}{{{text}}}" if id(node) in _lit.get() else text
+    return decorated(node, _written(node))
 
 
 def _written(node: Expr) -> str:
@@ -123,7 +106,8 @@ def _written(node: Expr) -> str:
         case Sum(terms):
             first, *rest = terms
             text = ("" if first.sign == "+" else _SIGNS[first.sign]) + _in("term", first.body)
-            return text + "".join(_SIGNS[term.sign] + _in("term", term.body) for term in rest)
+            others = [decorated(t, _SIGNS[t.sign] + _in("term", t.body)) for t in rest]
+            return decorated(first, text) + "".join(others)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             between = r"\ " if spells_word(factors) else ""

@@ -3,6 +3,7 @@
 from xml.sax.saxutils import escape
 
 from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.notation.decorating import decorated
 from uchuu_core.tree.nodes import (
     Absolute,
     AllExcept,
@@ -90,6 +91,10 @@ def _in(place: Place, node: Expr) -> str:
 
 
 def _expression(node: Expr) -> str:
+    return decorated(node, _written(node))
+
+
+def _written(node: Expr) -> str:
     match node:
         case Number(text):
             return f"<mn>{text}</mn>"
@@ -107,10 +112,11 @@ def _expression(node: Expr) -> str:
             return _row(_sign(_SIGNS[sign]), _in("signed", body))
         case Sum(terms):
             first, *rest = terms
-            listed = [] if first.sign == "+" else [_sign(_SIGNS[first.sign])]
-            listed.append(_in("term", first.body))
-            listed += [_sign(_SIGNS[t.sign]) + _in("term", t.body) for t in rest]
-            return _row(*listed)
+            head = ("" if first.sign == "+" else _sign(_SIGNS[first.sign])) + _in(
+                "term", first.body
+            )
+            others = [decorated(t, _sign(_SIGNS[t.sign]) + _in("term", t.body)) for t in rest]
+            return _row(decorated(first, head), *others)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             for join, factor in zip(joins, factors[1:], strict=True):

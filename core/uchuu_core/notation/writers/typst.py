@@ -1,6 +1,7 @@
 """Typst mathematics (what stands between ``$`` signs), for printed pages."""
 
 from uchuu_core.notation.brackets import Place, needs
+from uchuu_core.notation.decorating import decorated
 from uchuu_core.notation.units import is_unit
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -73,6 +74,10 @@ def _in(place: Place, node: Expr) -> str:
 
 
 def _expression(node: Expr) -> str:
+    return decorated(node, _written(node))
+
+
+def _written(node: Expr) -> str:
     match node:
         case Number(text):
             return text
@@ -87,7 +92,8 @@ def _expression(node: Expr) -> str:
         case Sum(terms):
             first, *rest = terms
             text = ("" if first.sign == "+" else f"{_SIGNS[first.sign]} ") + _in("term", first.body)
-            return text + "".join(f" {_SIGNS[t.sign]} {_in('term', t.body)}" for t in rest)
+            others = [decorated(t, f"{_SIGNS[t.sign]} {_in('term', t.body)}") for t in rest]
+            return " ".join((decorated(first, text), *others))
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             for join, factor in zip(joins, factors[1:], strict=True):

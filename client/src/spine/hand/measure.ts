@@ -1,0 +1,68 @@
+/** Where the named parts of a typeset line are, relative to the line. */
+import type { Box } from './strokes'
+
+/** What takes room without being seen: struts and spacers of the typesetter. */
+const UNSEEN = '.strut, .pstrut, .vlist-s, .nulldelimiter, .mspace, .katex-mathml, .katex-mathml *'
+/** A glyph's box is as high as its line: so much of it is above and below what is seen. */
+const SPARE = 0.14
+
+/**
+ * Return the box of the part named `part` in `root`; null where it is not shown there.
+ * @param signed whether the sign before it belongs to it
+ */
+export function boxIn(root: HTMLElement, part: string, signed = false): Box | null {
+  const named = root.getElementsByClassName(part)[0] ?? sideOf(root, part)
+  if (!named) return null
+  const sign = signed ? signBefore(root, named) : null
+  const boxes = [...(sign ? [sign] : []), ...leaves(named)]
+    .map((leaf) => seen(leaf))
+    .filter(({ width }) => width > 0)
+  if (!boxes.length) return null
+  const zero = root.getBoundingClientRect()
+  const left = Math.min(...boxes.map((box) => box.left))
+  const top = Math.min(...boxes.map((box) => box.top))
+  return {
+    x: left - zero.left,
+    y: top - zero.top,
+    width: Math.max(...boxes.map((box) => box.right)) - left,
+    height: Math.max(...boxes.map((box) => box.bottom)) - top,
+  }
+}
+
+/** A whole side has no name of its own: `m-1-0` is the left one of line 1, `m-1` a line without sides. */
+function sideOf(root: HTMLElement, part: string): Element | null {
+  const child = /^m-\d+(?:-(0|1))?$/.exec(part)
+  if (!child) return null
+  return root.querySelector(child[1] === '0' ? '.left .katex' : '.right .katex')
+}
+
+/** The plus or minus right before a part. */
+function signBefore(root: HTMLElement, named: Element): Element | null {
+  const start = named.getBoundingClientRect()
+  const near = start.height
+  const signs = [...root.querySelectorAll('.mbin, .mord')].filter((one) => {
+    if (one.children.length || !/^[+−±-]$/.test(one.textContent ?? '')) return false
+    const { right, top, bottom } = one.getBoundingClientRect()
+    const gap = start.left - right
+    return gap > -1 && gap < near * 0.4 && top < start.bottom && bottom > start.top
+  })
+  return signs.at(-1) ?? null
+}
+
+function* leaves(element: Element): Generator<Element> {
+  if (element.matches(UNSEEN)) return
+  if (!element.children.length || element instanceof SVGElement) yield element
+  else for (const child of element.children) yield* leaves(child)
+}
+
+function seen(leaf: Element): {
+  left: number
+  right: number
+  top: number
+  bottom: number
+  width: number
+} {
+  const { left, right, top, bottom, width, height } = leaf.getBoundingClientRect()
+  const spare = leaf instanceof SVGElement ? 0 : height * SPARE
+  return { left, right, top: top + spare, bottom: bottom - spare, width }
+}

@@ -1,0 +1,1 @@
+"""How a kind of step is drawn: makers of marks, from which the table of laws is made."""

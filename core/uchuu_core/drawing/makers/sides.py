@@ -1,0 +1,185 @@
+"""What is done to the sides of an equation, and what is seen of them."""
+
+from collections.abc import Iterator
+from typing import Any, cast
+
+from uchuu_core.answers.drawn import MarkKind
+from uchuu_core.drawing.finding import (
+    factors_of,
+    found,
+    part_of,
+    relations,
+    terms_of,
+)
+from uchuu_core.drawing.mark import Drawn, Maker, Mark
+from uchuu_core.moves.conditions import numeral
+from uchuu_core.tree import build
+from uchuu_core.tree.nodes import (
+    Bracket,
+    Either,
+    Expr,
+    Line,
+    Power,
+    Product,
+    Quotient,
+    Relation,
+    Sign,
+    Signed,
+    Sum,
+    Term,
+)
+from uchuu_core.tree.paths import Path, letters, part_at, walk
+from uchuu_core.tree.shape import unordered
+
+
+def added(gap: str, sign: Sign) -> Maker:
+    """Write under both sides what is added or taken away: under the very term that goes, where it stands there."""
+
+    def drawn(step: Drawn) -> Iterator[Mark]:
+        beneath: dict[Path, list[Term]] = {}
+        for tree in step.trees(gap):
+            term = build.as_term(cast("Expr", tree), sign)
+            for at, side in _sides(step.before):
+                place = _same_term(side, at, term.body) or at
+                beneath.setdefault(place, []).append(term)
+        for at, terms in beneath.items():
+            yield Mark(
+                "beneath", at, text=build.total(terms), sign="+" if terms[0].sign == "+" else ""
+            )
+
+    return drawn
+
+
+def scaled(gap: str, sign: str, *, by_term: bool = False) -> Maker:
+    """Write under both sides, or under each of their terms, by what it is multiplied or divided."""
+
+    def drawn(step: Drawn) -> Iterator[Mark]:
+        by = step.tree(gap)
+        for at, side in _sides(step.before) if by is not None else []:
+            for place in terms_of(side, at) if by_term else [at]:
+                yield Mark("beneath", place, text=as_factor(by), sign=sign)
+
+    return drawn
+
+
+def as_factor(tree: Any) -> Any:
+    """Return *tree* as it stands behind a ``·``: a sum or what has a sign in brackets."""
+    return Bracket(tree) if isinstance(tree, (Sum, Signed)) else tree
+
+
+def _sides(line: Line) -> list[tuple[Path, Expr]]:
+    return [
+        ((*path, number), side)
+        for path, relation in relations(line)
+        for number, side in enumerate((relation.left, relation.right))
+    ]
+
+
+def _same_term(side: Expr, at: Path, term: Expr) -> Path | None:
+    shape = unordered(term)
+    return next(
+        (p for p in terms_of(side, at) if unordered(part_of(side, p[len(at) :])) == shape), None
+    )
+
+
+_ROOTS = {"square": "√", "cube": "∛"}
+
+
+def rooted(step: Drawn) -> Iterator[Mark]:
+    """Write the root that is taken under both sides."""
+    index = step.word("index") or "square"
+    return both_sides("beneath", _ROOTS.get(index, "ⁿ√"))(step)
+
+
+def both_sides(kind: MarkKind, sign: str) -> Maker:
+    """Mark both sides of an equation, of that case which changes."""
+
+    def drawn(step: Drawn) -> Iterator[Mark]:
+        after = {unordered(relation) for _, relation in relations(step.line)}
+        for path, relation in relations(step.before):
+            if unordered(relation) not in after:
+                yield Mark(kind, (*path, 0), sign=sign, pair=1)
+                yield Mark(kind, (*path, 1), sign=sign, pair=1)
+
+    return drawn
+
+
+def boxes(step: Drawn) -> Iterator[Mark]:
+    """Box what is new at the end of both sides: the place was left for it."""
+    before = relations(step.before)
+    for (path, relation), (_, old) in zip(relations(step.line), before, strict=False):
+        for number, (side, was) in enumerate(
+            ((relation.left, old.left), (relation.right, old.right))
+        ):
+            had = {unordered(part_of(was, at)) for at in terms_of(was, ())}
+            last = terms_of(side, ())[-1]
+            if unordered(part_of(side, last)) not in had:
+                yield Mark("box", (*path, number, *last), is_here=True, pair=1)
+
+
+def cases(step: Drawn) -> Iterator[Mark]:
+    """Ring each factor of a product that is zero."""
+    for path, relation in relations(step.before):
+        side, at = (relation.left, (*path, 0))
+        if numeral(relation.left) == 0:
+            side, at = relation.right, (*path, 1)
+        listed = factors_of(step.before, at) if isinstance(side, (Product, Signed)) else []
+        places = [place for place, factor in listed if letters(factor)]
+        yield from (Mark("ring", place, pair=n) for n, place in enumerate(places, start=1))
+
+
+def left_out(step: Drawn) -> Iterator[Mark]:
+    """Strike the candidate that fails."""
+    candidate = step.tree("candidate")
+    if candidate is not None and isinstance(step.before, (Relation, Either)):
+        for group in found(step.before, candidate)[:1]:
+            yield from (Mark("strike", (*group[0], number), pair=1) for number in (0, 1))
+
+
+def sides_turned(step: Drawn) -> Iterator[Mark]:
+    """Let the two sides change places."""
+    for path, _ in relations(step.before)[:1]:
+        yield Mark("arrow", (*path, 0), to=(*path, 1), pair=1)
+        yield Mark("arrow", (*path, 1), to=(*path, 0), pair=1)
+
+
+def exponents(step: Drawn) -> Iterator[Mark]:
+    """Ring the exponents of both sides."""
+    yield from _both(step, Power, 1)
+
+
+def tops(step: Drawn) -> Iterator[Mark]:
+    """Ring the tops of both sides."""
+    yield from _both(step, Quotient, 0)
+
+
+def _both(step: Drawn, kind: type, child: int) -> Iterator[Mark]:
+    places = [(*at, child) for at, side in _sides(step.before) if isinstance(side, kind)]
+    if len(places) > 1:
+        yield from (Mark("ring", at, pair=1) for at in places)
+
+
+def named_coefficients(step: Drawn) -> Iterator[Mark]:
+    """Write a, b and c at the terms of a quadratic."""
+    named = [part for part in step.trees("named") if isinstance(part, Relation)]
+    for path, relation in relations(step.before):
+        if len(named) != 3 or numeral(relation.right) != 0:
+            continue
+        places = sorted(
+            terms_of(relation.left, (*path, 0)),
+            key=lambda at: -_degree(part_at(step.before, at), relation.left),
+        )
+        if len(places) == 3:
+            for at, name in zip(places, named, strict=True):
+                yield Mark("ring", at, text=name.left)
+
+
+def _degree(node: Any, side: Expr) -> int:
+    powers = [p for _, p in walk(node) if isinstance(p, Power) and letters(p.base)]
+    return (
+        2
+        if powers
+        else int(
+            bool(letters(node) and len(letters(node)) >= len(letters(side)) - 2 and not powers)
+        )
+    )

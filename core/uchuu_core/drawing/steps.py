@@ -1,0 +1,79 @@
+"""The steps of an example as a drawing sees them: line above, line, and what is said or went wrong."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from uchuu_core import limits
+from uchuu_core.checking.context import Context, context_of
+from uchuu_core.checking.entries import readable_lines
+from uchuu_core.checking.made_before import MadeBefore
+from uchuu_core.checking.naming import named_error
+from uchuu_core.checking.said_of import said_of
+from uchuu_core.checking.steps import Step, judged_steps
+from uchuu_core.contract import Problem
+from uchuu_core.failures import Failure
+from uchuu_core.lawbook.says import Says
+from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.paths import walk
+
+MOST_PARTS = 3 * limits.EXPLAINED_PARTS
+"""So many parts of lines are explained in one call; on the lines after them nothing is drawn."""
+
+
+@dataclass(frozen=True, slots=True)
+class DrawnStep:
+    """One step of the work.
+
+    Args:
+        number: The number of the line, from 1.
+        above_number: That of the line above on paper, 0 for the given.
+        above: The line above.
+        line: The line.
+        says: What is said of a right line; None where no law is found.
+        error: The error behind a wrong line; None where none is.
+        context: The problem.
+    """
+
+    number: int
+    above_number: int
+    above: Line
+    line: Line
+    says: Says | None
+    error: str | None
+    context: Context
+
+
+def steps_of(problem: Problem) -> Iterator[DrawnStep]:
+    """Yield the steps of the work: remarks, checks and side lines stand beside it.
+
+    Raises:
+        Unreadable, TooLarge: the given itself cannot be read.
+    """
+    entries = readable_lines(problem)
+    context = context_of(problem, entries)
+    steps = judged_steps(entries, context)
+    above_number, above, left = 0, problem.read(problem.given), MOST_PARTS
+    for number, step in enumerate(steps, start=1):
+        if not isinstance(step, Step) or step.role != "chain" or step.judgement.is_aside:
+            continue
+        if step.entry is None or not step.entry.lines:
+            continue
+        line = step.entry.lines[-1]
+        left -= sum(1 for _ in walk(above))
+        if left <= 0:
+            return
+        says, error = _explained(step, above, context, steps[: number - 1])
+        yield DrawnStep(number, above_number, above, line, says, error, context)
+        above_number, above = number, line
+
+
+def _explained(
+    step: Step, above: Line, context: Context, earlier: list[Step | Failure]
+) -> tuple[Says | None, str | None]:
+    verdict = step.judgement.verdict
+    if verdict in ("ok", "may-add", "unfinished"):
+        return step.judgement.says or said_of(step, above, context), None
+    if verdict in ("wrong", "loses"):
+        named = named_error(step, context, MadeBefore(earlier, context))
+        return None, named.id if named else None
+    return None, None

@@ -1,0 +1,1 @@
+"""Side work: what stands beside a line on a board, computed and held true."""

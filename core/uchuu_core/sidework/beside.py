@@ -1,0 +1,50 @@
+"""The operation ``beside``: side work for each line of an example."""
+
+from uchuu_core.answers.sidework import SideWork, SideWorks
+from uchuu_core.contract import Problem
+from uchuu_core.drawing.mark import Drawn
+from uchuu_core.drawing.steps import DrawnStep, steps_of
+from uchuu_core.lawbook.says import Said, Sentence
+from uchuu_core.moves.catalogue import ERRORS
+from uchuu_core.sidework.table import BESIDE, WITHOUT_LAW
+
+MOST_WORKS = 4
+"""At one line no more stands on a board."""
+
+
+def beside(problem: Problem) -> SideWorks:
+    """Return what can be worked out beside the lines, in their order.
+
+    Raises:
+        Unreadable, TooLarge: the given itself cannot be read.
+    """
+    found: dict[tuple[str, str], SideWork] = {}
+    for step in steps_of(problem):
+        for work in _of(step):
+            again = work["kind"] == "balance"
+            found.setdefault((work["kind"], f"{step.number}" if again else work["says"]), work)
+    return {"works": list(found.values())}
+
+
+def _of(step: DrawnStep) -> list[SideWork]:
+    if step.says is not None:
+        said = step.says.said
+    elif step.error is not None:
+        law = next((move.distorts for move in ERRORS if move.key == step.error), None)
+        said = (Said(Sentence("")),) if law else ()
+        keys = [law or ""]
+        return _made(step, list(zip(said, keys, strict=True)))
+    else:
+        return []
+    return _made(step, [(one, one.sentence.law.key if one.sentence.law else "") for one in said])
+
+
+def _made(step: DrawnStep, said: list[tuple[Said, str]]) -> list[SideWork]:
+    found: list[SideWork] = []
+    for one, law in said:
+        for maker in BESIDE.get(law, WITHOUT_LAW if not law else ()):
+            for piece in maker(Drawn(step.above, step.line, one), step.context):
+                record = piece.record(step.number)
+                if record not in found:
+                    found.append(record)
+    return found[:MOST_WORKS]
