@@ -64,12 +64,21 @@ def exercises(page: Page) -> None:
 
 
 def show(page: Page) -> None:
-    """Shown to the class."""
-    _opened(page, "Two fractions, one plank")
+    """Shown to the class: what divides out is struck, the class has yet to say what is left."""
+    bench = Bench(page)
+    bench.pose("Simplify: (x^2-9)/(x^2+5x+6)*(x+2)/(2x-6)")
+    page.keyboard.press("Alt+W")
+    expect(bench.stops).to_have_count(2)
+    page.get_by_label("Name of the example").fill("What divides out")
+    page.keyboard.press("Tab")
+    expect(page.get_by_text("saved", exact=True)).to_be_visible()
     page.keyboard.press("Alt+S")
-    expect(page.get_by_role("button", name="Next")).to_be_enabled()
+    expect(page.get_by_role("button", name="Open a fork")).to_be_enabled(timeout=PATIENT)
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("button", name="Draw")).to_be_enabled()
     for _ in range(3):
-        page.keyboard.press("ArrowRight")
+        page.keyboard.press("m")
+    expect(page.locator(".hand .note").first).to_be_visible()
 
 
 def the_set(page: Page) -> None:

@@ -148,6 +148,7 @@ def test_a_class_is_before_ones_eyes_at_the_forks_of_an_example(page: Page) -> N
     expect(page.get_by_text("3 of 4 left here")).to_be_visible(timeout=60_000)
     expect(page.get_by_text("1 of 4 came to the answer")).to_be_visible()
     page.goto(f"/bench/{example}")
+    expect(page.get_by_label("Next line", exact=True)).to_be_visible()
     page.keyboard.press("Alt+F")
     expect(page.get_by_text("3 of 4 left here (Fork class, 2026)")).to_be_visible()
 

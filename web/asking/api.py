@@ -143,6 +143,13 @@ def beside(request: HttpRequest, body: ProblemIn) -> HttpResponse:
     return _asked("beside", request, body)
 
 
+@router.get("/contrast/{error}", response=_answers("contrast"))
+def contrast(request: HttpRequest, error: str) -> HttpResponse:
+    """Return the smallest pair of lines that look alike and differ, for an error of the catalogue."""
+    record = {"error": error, "house": house_rules(teacher_of(request))}
+    return _sent("contrast", record, request)
+
+
 @router.get("/errors", response=list[ErrorEntry])
 def errors(request: HttpRequest) -> list[ErrorEntry]:
     """Return the error catalogue in its order."""

@@ -37,6 +37,8 @@ class WishIn(Schema):
     room: Room = "lines"
     density: Density | None = None
     forks: bool = False
+    marks: bool = False
+    beside: bool = False
     paper: Literal["a4", "us-letter"] = "a4"
     seed: int = 1
     versions: bool = False
@@ -44,7 +46,7 @@ class WishIn(Schema):
 
     def of(self, what: What) -> Wish:
         """Return it for one kind of sheet."""
-        return Wish(what, self.room, self.density, self.forks, self.paper, self.seed, self.versions)
+        return Wish(what, **self.dict())
 
 
 class Pages(Schema):

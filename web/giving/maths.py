@@ -57,6 +57,24 @@ def _in_all(line: Line) -> Math:
     return found if _decimal.get() == "point" else _with_commas(found)
 
 
+def marked(math: Math, drawn: dict[str, Any]) -> Math:
+    """Return *math* with the marks of a hand, as the core has drawn them; as it is where nothing is drawn."""
+    if not drawn["typst"]:
+        return math
+    cut = drawn["typst_sides"]
+    has_sides = bool(math.left)
+    found = replace(
+        math,
+        latex=drawn["tex"],
+        typst=drawn["typst"],
+        mathml=f'<math xmlns="http://www.w3.org/1998/Math/MathML">{drawn["mathml"]}</math>',
+        left=cut["left"] if has_sides else "",
+        right=cut["right"] if has_sides else "",
+        tracks=tuple(cut["tracks"]) if math.tracks and "tracks" in cut else math.tracks,
+    )
+    return found if _decimal.get() == "point" else _with_commas(found)
+
+
 def _cut(math: Math, sides: dict[str, str]) -> Math:
     return replace(math, left=sides["left"], sign=sides["sign"], right=sides["right"])
 

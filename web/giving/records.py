@@ -105,6 +105,8 @@ class SheetItem:
     """Of a function that is studied: all of its features."""
     lines: list[Written] = field(default_factory=list)
     checks: list[Held] = field(default_factory=list)
+    beside: list[dict[str, Any]] = field(default_factory=list)
+    """Side work, as the core has it; ``line``: at which of the lines that are shown."""
     leavings: list[Leaving] = field(default_factory=list)
     choices: list[Choice] = field(default_factory=list)
     mistake: Mistake | None = None
@@ -152,6 +154,10 @@ class Wish:
     room: Room = "lines"
     density: Density | None = None
     forks: bool = False
+    marks: bool = False
+    """Whether the marks of a hand are drawn on the lines of a key or of slides."""
+    beside: bool = False
+    """Whether side work stands under a key."""
     paper: Literal["a4", "us-letter"] = "a4"
     seed: int = 1
     versions: bool = False

@@ -16,7 +16,7 @@ from uchuu_core.lawbook.spelling import Wording, worded
 from uchuu_core.notation import read
 from uchuu_core.tree.nodes import Feature
 
-from giving.maths import decimals, math_of, pieces_of
+from giving.maths import decimals, marked, math_of, pieces_of
 from giving.records import (
     Choice,
     Held,
@@ -107,6 +107,11 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
             found.answer = math_of("prime")
         if wish.what in ("key", "slides"):
             texts, numbers, found.lines = _lines(asker, item, wish)
+            if wish.marks:
+                _draw(found, asker.ask("draw", example, lines=texts)["lines"], numbers)
+            if wish.beside and wish.what == "key":
+                works = asker.ask("beside", example, lines=texts)["works"]
+                found.beside = [_beside(one, numbers) for one in works if one["line"] in numbers]
             if wish.what == "key":
                 found.checks = _checks(asker, item, texts)
             if wish.what == "key" and wish.forks:
@@ -143,6 +148,19 @@ def _lines(asker: Asker, item: SetItem, wish: Wish) -> tuple[list[str], list[int
         for line in worked["lines"]
     ]
     return texts, list(range(1, len(texts) + 1)), written
+
+
+def _draw(item: SheetItem, drawn: list[dict[str, Any]], numbers: list[int]) -> None:
+    """Put the marks of a hand on the given and on the lines that are shown."""
+    item.given = marked(item.given, drawn[0])
+    item.lines = [
+        replace(line, math=marked(line.math, drawn[number]))
+        for line, number in zip(item.lines, numbers, strict=True)
+    ]
+
+
+def _beside(work: dict[str, Any], numbers: list[int]) -> dict[str, Any]:
+    return {**work, "line": numbers.index(work["line"]) + 1, "says": pieces_of(work["parts"])}
 
 
 def _mark(line: dict[str, Any]) -> Any:

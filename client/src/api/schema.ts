@@ -684,6 +684,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/algebra/contrast/{error}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Contrast
+         * @description Return the smallest pair of lines that look alike and differ, for an error of the catalogue.
+         */
+        get: operations["asking_api_contrast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/algebra/errors": {
         parameters: {
             query?: never;
@@ -1721,6 +1741,26 @@ export interface paths {
          * @description Store what a student gave for some items; it is marked in the background.
          */
         put: operations["papers_endpoints_works_write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{identity}/papers/{student}/items/{item}/drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawn
+         * @description Return a student's lines with what a hand would mark on them: where it was left, what the student did.
+         */
+        get: operations["papers_endpoints_works_drawn"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -4590,7 +4630,8 @@ export interface components {
         };
         /**
          * DrawnLine
-         * @description A line with its parts that bear marks named; ``typst``, ``tex`` and ``mathml``: with marks drawn, for paper.
+         * @description A line with its parts that bear marks named; ``typst`` (``typst_sides``: cut at the sign), ``tex`` and ``mathml``:
+         *     with marks drawn, for paper.
          *
          *     Marks of the step that follows are drawn on it too. ``says``: what is drawn at the step to this line, in words.
          */
@@ -4606,6 +4647,7 @@ export interface components {
             parts: components["schemas"]["Piece"][];
             /** Typst */
             typst: string;
+            typst_sides: components["schemas"]["Sides"];
             /** Tex */
             tex: string;
             /** Mathml */
@@ -4681,7 +4723,7 @@ export interface components {
         };
         /**
          * SideCell
-         * @description A cell of a table: words, mathematics, or nothing.
+         * @description A cell of a table: words, mathematics after a sign, or nothing.
          */
         SideCell: {
             /** Text */
@@ -4730,6 +4772,8 @@ export interface components {
             off?: components["schemas"]["Mathematics"] | null;
             /** Off Sign */
             off_sign?: string;
+            /** Off Typst */
+            off_typst?: string;
         };
         /**
          * SideWorks
@@ -4738,6 +4782,23 @@ export interface components {
         SideWorks: {
             /** Works */
             works: components["schemas"]["SideWork"][];
+        };
+        /**
+         * Contrast
+         * @description An error's own small line, wrong and right; ``beside``: one that looks alike, and what it becomes.
+         */
+        Contrast: {
+            /** Error */
+            error: string;
+            /** Name */
+            name: string;
+            before: components["schemas"]["Reading"];
+            wrong: components["schemas"]["Reading"];
+            right: components["schemas"]["Reading"];
+            /** Says */
+            says: string;
+            beside?: components["schemas"]["Reading"];
+            becomes?: components["schemas"]["Reading"];
         };
         /**
          * ErrorEntry
@@ -5520,6 +5581,16 @@ export interface components {
              * @default false
              */
             forks: boolean;
+            /**
+             * Marks
+             * @default false
+             */
+            marks: boolean;
+            /**
+             * Beside
+             * @default false
+             */
+            beside: boolean;
             /**
              * Paper
              * @default a4
@@ -6891,23 +6962,6 @@ export interface components {
             seen: boolean;
             /** Count */
             count: number;
-        };
-        /**
-         * Contrast
-         * @description An error's own small line, wrong and right; ``beside``: one that looks alike, and what it becomes.
-         */
-        Contrast: {
-            /** Error */
-            error: string;
-            /** Name */
-            name: string;
-            before: components["schemas"]["Reading"];
-            wrong: components["schemas"]["Reading"];
-            right: components["schemas"]["Reading"];
-            /** Says */
-            says: string;
-            beside?: components["schemas"]["Reading"];
-            becomes?: components["schemas"]["Reading"];
         };
         /**
          * NextOut
@@ -9428,6 +9482,73 @@ export interface operations {
             };
         };
     };
+    asking_api_contrast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                error: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contrast"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     asking_api_errors: {
         parameters: {
             query?: never;
@@ -10802,6 +10923,8 @@ export interface operations {
                 room?: "lines" | "grid" | "none";
                 density?: ("fine" | "board" | "key") | null;
                 forks?: boolean;
+                marks?: boolean;
+                beside?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
                 versions?: boolean;
@@ -10859,6 +10982,8 @@ export interface operations {
                 room?: "lines" | "grid" | "none";
                 density?: ("fine" | "board" | "key") | null;
                 forks?: boolean;
+                marks?: boolean;
+                beside?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
                 versions?: boolean;
@@ -10887,6 +11012,8 @@ export interface operations {
                 room?: "lines" | "grid" | "none";
                 density?: ("fine" | "board" | "key") | null;
                 forks?: boolean;
+                marks?: boolean;
+                beside?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
                 versions?: boolean;
@@ -10957,6 +11084,8 @@ export interface operations {
                 room?: "lines" | "grid" | "none";
                 density?: ("fine" | "board" | "key") | null;
                 forks?: boolean;
+                marks?: boolean;
+                beside?: boolean;
                 paper?: "a4" | "us-letter";
                 seed?: number;
                 versions?: boolean;
@@ -12343,6 +12472,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaperOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    papers_endpoints_works_drawn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+                student: number;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnLines"];
                 };
             };
             /** @description Unauthorized */

@@ -125,6 +125,8 @@ const written = {
     tell: 'What to say',
     unmet: 'Still to do',
     note: 'How it is written',
+    contrast: 'Alike, and different',
+    copyMarked: 'with its marks',
     copyAs: 'Copy this line as',
     copied: 'Copied.',
     copyKinds: { text: 'text', latex: 'LaTeX', mathml: 'MathML', typst: 'Typst', spoken: 'words' },

@@ -20,6 +20,7 @@ const bench: readonly Pair[] = [
   ['Alt+H', 'the next step: a hint, the law, the line'],
   ['Alt+W', 'work it all'],
   ['Alt+F', 'show common mistakes'],
+  ['Alt+B', 'side work beside the chosen line'],
   ['Alt+S', 'show it to the class'],
   ['Alt+P', 'answer key'],
   ['Alt+X', 'cross a line out, or bring it back'],

@@ -142,6 +142,8 @@ export const give = {
   paper: 'Paper',
   papers: { a4: 'A4', 'us-letter': 'Letter' },
   forks: 'Common mistakes',
+  marks: 'Marks of the hand',
+  beside: 'Side work',
   versions: 'All versions in one file (PDF)',
   seed: 'Shuffle',
   density: 'Lines of the key',

@@ -66,4 +66,5 @@ export const track = {
   ask: 'Ask before it',
   say: 'Say',
   watch: 'Watch for',
+  draw: 'Draw:',
 }

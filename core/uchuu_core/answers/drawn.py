@@ -32,7 +32,8 @@ class DrawnMark(TypedDict):
 
 
 class DrawnLine(TypedDict):
-    """A line with its parts that bear marks named; ``typst``, ``tex`` and ``mathml``: with marks drawn, for paper.
+    """A line with its parts that bear marks named; ``typst`` (``typst_sides``: cut at the sign), ``tex`` and ``mathml``:
+    with marks drawn, for paper.
 
     Marks of the step that follows are drawn on it too. ``says``: what is drawn at the step to this line, in words.
     """
@@ -43,6 +44,7 @@ class DrawnLine(TypedDict):
     says: str
     parts: list[Piece]
     typst: str
+    typst_sides: Sides
     tex: str
     mathml: str
 

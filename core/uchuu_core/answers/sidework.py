@@ -24,7 +24,7 @@ CellMark = Literal["", "head", "fits", "struck", "rule", "rest"]
 
 
 class SideCell(TypedDict):
-    """A cell of a table: words, mathematics, or nothing."""
+    """A cell of a table: words, mathematics after a sign, or nothing."""
 
     text: str
     math: Mathematics | None
@@ -75,6 +75,7 @@ class SideWork(TypedDict):
     tilt: NotRequired[int]
     off: NotRequired[Mathematics | None]
     off_sign: NotRequired[str]
+    off_typst: NotRequired[str]
 
 
 class SideWorks(TypedDict):

@@ -238,8 +238,9 @@ def side_line(before: Line, line: Line, context: Context) -> Judgement | None:
         and bool(letters(before))
         and all(any(_is_worked(side) for side in sides) for sides in claims)
     )
+    of_numbers = numbers_only and all(_says_of_a_number(sides, shapes) for sides in claims)
     if all(holds):
-        if speaks_of_parts or beside_letters:
+        if speaks_of_parts or beside_letters or of_numbers:
             return Judgement("ok", is_aside=True)
         return None
     is_chain = context.is_equation and not (numbers_only and speaks_of_parts)
@@ -275,6 +276,12 @@ def _is_worked(node: Expr) -> bool:
     """Whether *node* is more than a number or a letter."""
     inner = node.body if isinstance(node, Signed) else node
     return not isinstance(inner, Number) and bool(len(list(parts(inner))) > 1)
+
+
+def _says_of_a_number(sides: tuple[Expr, ...], shapes: frozenset[Any]) -> bool:
+    """Whether a number that stands in the work is written otherwise: ``16 = 2^4``."""
+    numbers = [side for side in sides if isinstance(side, Number) and side.text not in ("0", "1")]
+    return any(unordered(n) in shapes for n in numbers) and any(map(_is_worked, sides))
 
 
 def _shapes(before: Line, context: Context) -> frozenset[Any]:

@@ -6,6 +6,7 @@ from typing import Any
 from uchuu_core.answers.drawn import DrawnLine, DrawnLines, DrawnMark
 from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.contract import Problem
+from uchuu_core.drawing.finding import is_term
 from uchuu_core.drawing.mark import Mark
 from uchuu_core.drawing.placing import marks_of, marks_of_error
 from uchuu_core.drawing.rounds import (
@@ -24,10 +25,12 @@ from uchuu_core.drawing.words import in_words
 from uchuu_core.failures import Failure
 from uchuu_core.lawbook.says import Says
 from uchuu_core.notation import latex, mathml, plain, spoken, typst
-from uchuu_core.notation.decorating import copied, decorating, object_at
+from uchuu_core.notation.decorating import copied, decorating
 from uchuu_core.notation.sides import sides
-from uchuu_core.tree.nodes import Chain, Line, Relation, Term
+from uchuu_core.tree.nodes import Chain, Line, Relation
 from uchuu_core.tree.paths import Path
+
+_MATH = '<math xmlns="http://www.w3.org/1998/Math/MathML">'
 
 
 @dataclass
@@ -59,8 +62,7 @@ def draw(problem: Problem) -> DrawnLines:
             on = step.number if mark.is_here else step.above_number
             to = _name(on, mark.to) if mark.to is not None else ""
             line = step.line if mark.is_here else step.above
-            signed = isinstance(object_at(line, mark.at), Term)
-            one = OnLine(mark, _name(on, mark.at), to, signed)
+            one = OnLine(mark, _name(on, mark.at), to, is_term(line, mark.at))
             papers[on].on_it.append(one)
             paper.at_step.append((on, one))
     solves = problem.task == "solve"
@@ -91,6 +93,7 @@ def _record(paper: _Paper, number: int, solves: bool) -> DrawnLine:
         "says": paper.says.text,
         "parts": paper.says.parts,
         "typst": "",
+        "typst_sides": {"left": "", "sign": "", "right": ""},
         "tex": "",
         "mathml": "",
     }
@@ -103,13 +106,12 @@ def _record(paper: _Paper, number: int, solves: bool) -> DrawnLine:
             line, (Relation, Chain)
         ):  # such a line hangs on the spine as a whole
             found["sides"] = {"left": "", "sign": "=", "right": latex(line)}
-    for name, write, put, end in (
-        ("typst", typst, in_typst, end_in_typst),
-        ("tex", latex, in_latex, end_in_latex),
-        ("mathml", mathml, in_mathml, end_in_mathml),
-    ):
-        with decorating(drawn(line, paper.on_it, put, end)):
-            found[name] = write(line)  # type: ignore[literal-required]
+    with decorating(drawn(line, paper.on_it, in_typst, end_in_typst)):
+        found["typst"], found["typst_sides"] = typst(line), sides(line, typst)
+    with decorating(drawn(line, paper.on_it, in_latex, end_in_latex)):
+        found["tex"] = latex(line)
+    with decorating(drawn(line, paper.on_it, in_mathml, end_in_mathml)):
+        found["mathml"] = mathml(line).removeprefix(_MATH).removesuffix("</math>")
     return found
 
 

@@ -70,6 +70,11 @@ def part_of(line: Line, path: Path) -> Any:
     return part
 
 
+def is_term(line: Line, path: Path) -> bool:
+    """Whether the part at *path* is a term of a sum: its sign stands before it."""
+    return bool(path) and isinstance(part_of(line, path[:-1]), Sum)
+
+
 def terms_of(side: Line, path: Path) -> list[Path]:
     """Return the paths of the terms of *side*, which stands at *path*: itself, where it is no sum."""
     inner: Any = side.body if isinstance(side, Bracket) else side

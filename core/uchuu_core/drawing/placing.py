@@ -5,7 +5,7 @@ from dataclasses import replace
 from uchuu_core.drawing.makers.parts import whatever_goes
 from uchuu_core.drawing.makers.products import struck_anywhere
 from uchuu_core.drawing.mark import MOST_MARKS, Drawn, Maker, Mark
-from uchuu_core.drawing.table import MARKED
+from uchuu_core.drawing.table import BY_SENTENCE, MARKED
 from uchuu_core.lawbook.law import Family
 from uchuu_core.lawbook.says import Said, Says, Sentence
 from uchuu_core.moves.catalogue import ERRORS
@@ -23,7 +23,8 @@ def marks_of(before: Line, line: Line, says: Says) -> list[Mark]:
     found: list[Mark] = []
     pairs = 0
     for said in says.said:
-        maker = MARKED.get(said.sentence.law.key) if said.sentence.law else None
+        law = said.sentence.law
+        maker = BY_SENTENCE.get(said.sentence) or (MARKED.get(law.key) if law else None)
         if maker is None:
             continue
         made = [mark for mark in maker(Drawn(before, line, said)) if not _is_taken(mark, found)]

@@ -8,7 +8,7 @@ from typing import Any
 
 from uchuu_core.drawing.finding import part_of
 from uchuu_core.drawing.mark import Mark
-from uchuu_core.notation.decorating import Round, object_at
+from uchuu_core.notation.decorating import Round
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.mathml import mathml
 from uchuu_core.notation.writers.typst import typst
@@ -57,10 +57,10 @@ def drawn(
     begun = set()
     for one in marks:
         if one.mark.kind != "arrow" or one.part not in begun:  # several arrows leave one part
-            found[id(object_at(line, one.mark.at))].append(write(one))
+            found[id(part_of(line, one.mark.at))].append(write(one))
         begun |= {one.part} if one.mark.kind == "arrow" else set()
         if one.mark.to is not None:
-            found[id(object_at(line, one.mark.to))].append(end(one))
+            found[id(part_of(line, one.mark.to))].append(end(one))
     return {key: _in_turn(puts) for key, puts in found.items()}
 
 
@@ -84,13 +84,13 @@ def in_typst(one: OnLine) -> Round:
     note = _note(mark, typst, _TYPST_SIGNS, '"{}"')
     named = f"note: {note}, " if note else ""
     if mark.kind == "arrow":
-        return lambda text: f'leaves({text}, name: "{one.part}")'
-    return lambda text: f"{mark.kind}({text}, {named}pair: #{mark.pair})"
+        return lambda text: f'handleaves({text}, name: #"{one.part}")'
+    return lambda text: f"hand{mark.kind}({text}, {named}pair: #{mark.pair})"
 
 
 def end_in_typst(one: OnLine) -> Round:
     """Draw an arrow to this part in Typst."""
-    return lambda text: f'reached({text}, from: "{one.part}")'
+    return lambda text: f'handreached({text}, from: #"{one.part}")'
 
 
 # LaTeX: amsmath, amssymb, cancel

@@ -13,7 +13,7 @@ from uchuu_core.checking.steps import Step, judged_steps
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.lawbook.says import Says
-from uchuu_core.tree.nodes import Line
+from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.paths import walk
 
 MOST_PARTS = 3 * limits.EXPLAINED_PARTS
@@ -26,11 +26,12 @@ class DrawnStep:
 
     Args:
         number: The number of the line, from 1.
-        above_number: That of the line above on paper, 0 for the given.
-        above: The line above.
+        above_number: That of the last line of the work above it, 0 for the given.
+        above: That line.
         line: The line.
         says: What is said of a right line; None where no law is found.
         error: The error behind a wrong line; None where none is.
+        is_wrong: Whether the line is wrong, or loses a solution.
         context: The problem.
     """
 
@@ -40,6 +41,7 @@ class DrawnStep:
     line: Line
     says: Says | None
     error: str | None
+    is_wrong: bool
     context: Context
 
 
@@ -52,27 +54,31 @@ def steps_of(problem: Problem) -> Iterator[DrawnStep]:
     entries = readable_lines(problem)
     context = context_of(problem, entries)
     steps = judged_steps(entries, context)
-    above_number, above, left = 0, problem.read(problem.given), MOST_PARTS
+    written = problem.read(problem.given)
+    above_number, above, left = 0, written, MOST_PARTS
     for number, step in enumerate(steps, start=1):
         if not isinstance(step, Step) or step.role != "chain" or step.judgement.is_aside:
             continue
         if step.entry is None or not step.entry.lines:
             continue
         line = step.entry.lines[-1]
-        left -= sum(1 for _ in walk(above))
+        left -= sum(1 for _ in walk(written))
         if left <= 0:
             return
-        says, error = _explained(step, above, context, steps[: number - 1])
-        yield DrawnStep(number, above_number, above, line, says, error, context)
-        above_number, above = number, line
+        says, error = _explained(step, written, context, steps[: number - 1])
+        is_wrong = step.judgement.verdict in ("wrong", "loses")
+        yield DrawnStep(number, above_number, above, line, says, error, is_wrong, context)
+        written = line
+        if not isinstance(line, Feature):  # what is read off stands beside the work
+            above_number, above = number, line
 
 
 def _explained(
-    step: Step, above: Line, context: Context, earlier: list[Step | Failure]
+    step: Step, written: Line, context: Context, earlier: list[Step | Failure]
 ) -> tuple[Says | None, str | None]:
     verdict = step.judgement.verdict
     if verdict in ("ok", "may-add", "unfinished"):
-        return step.judgement.says or said_of(step, above, context), None
+        return step.judgement.says or said_of(step, written, context), None
     if verdict in ("wrong", "loses"):
         named = named_error(step, context, MadeBefore(earlier, context))
         return None, named.id if named else None

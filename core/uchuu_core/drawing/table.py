@@ -33,6 +33,7 @@ from uchuu_core.drawing.makers.sides import (
     rooted,
     scaled,
     sides_turned,
+    to_each_fraction,
     tops,
 )
 from uchuu_core.drawing.makers.terms import (
@@ -46,6 +47,10 @@ from uchuu_core.drawing.makers.terms import (
     two_by_two,
 )
 from uchuu_core.drawing.mark import Maker
+from uchuu_core.lawbook.equations import ADD_TO_EACH, SUBTRACT_FROM_EACH
+from uchuu_core.lawbook.fractions import TOP_AND_BOTTOM_BY_LCD
+from uchuu_core.lawbook.quadratics import ROOM_BY_ADDING, ROOM_BY_SUBTRACTING
+from uchuu_core.lawbook.says import Sentence
 from uchuu_core.tree.nodes import (
     Absolute,
     Mixed,
@@ -67,7 +72,9 @@ MARKED: dict[str, Maker] = {
         ringed("power", "root"), what_goes(Power, Root, Number, Quotient, Product)
     ),
     "multiply-numbers": first_of(ringed("product"), what_goes(Product)),
-    "divide-numbers": first_of(ringed("quotient", "fraction"), what_goes(Quotient)),
+    "divide-numbers": first_of(
+        struck("number"), ringed("quotient", "fraction"), what_goes(Quotient)
+    ),
     "add-numbers": first_of(ringed("sum"), sums_that_go),
     "subtract-numbers": first_of(ringed("sum"), sums_that_go),
     "add-fractions": first_of(ringed("sum"), sums_that_go),
@@ -133,26 +140,26 @@ MARKED: dict[str, Maker] = {
     "factor-by-trying": _FACTORED,
     "prime": trinomial("product", "sum"),
     # rational expressions
-    "divide-out": first_of(struck("factors"), struck_in_terms("factor"), struck_alike),
+    "divide-out": first_of(
+        struck("factors"), struck_in_terms("factor"), struck("factor"), struck_alike
+    ),
     "factor-top-and-bottom": _FACTORED,
     "factor-everything": _FACTORED,
     "factor-denominator": _FACTORED,
     "factor-denominators": _FACTORED,
     "opposite-factors": _FACTORED,
-    "multiply-by-lcd": first_of(
-        times_by("lcd"), scaled("lcd", "·", by_term=True), what_goes(Quotient)
-    ),
-    "one-from-each": added("number", "-"),
+    "multiply-by-lcd": first_of(scaled("lcd", "·", by_term=True), what_goes(Quotient)),
+    "one-from-each": what_goes(Quotient),
     "common-top": first_of(ringed("top", every=True), tops),
     # equations
-    "add-on-both-sides": added("term", "+"),
-    "subtract-on-both-sides": added("term", "-"),
+    "add-on-both-sides": first_of(added("term", "+"), like_terms),
+    "subtract-on-both-sides": first_of(added("term", "-"), like_terms),
     "multiply-both-sides": first_of(scaled("factor", "·"), both_sides("beneath", "·(−1)")),
     "divide-both-sides": scaled("divisor", "÷"),
     "clear-denominators": scaled("lcd", "·", by_term=True),
     "turn-equation-round": sides_turned,
     "zero-on-one-side": added("terms", "-"),
-    "constant-across": added("number", "+"),
+    "constant-across": whatever_goes,
     "zero-product": cases,
     "both-solutions": plus_minus,
     "isolate-the-square": ringed("square"),
@@ -174,6 +181,15 @@ MARKED: dict[str, Maker] = {
     "reject-candidate": left_out,
     "equate-exponents": exponents,
 }
+
+BY_SENTENCE: dict[Sentence, Maker] = {
+    TOP_AND_BOTTOM_BY_LCD: times_by("lcd"),
+    ROOM_BY_ADDING: added("number", "+"),
+    ROOM_BY_SUBTRACTING: added("number", "-"),
+    SUBTRACT_FROM_EACH: first_of(to_each_fraction("number", "-"), what_goes(Sum)),
+    ADD_TO_EACH: first_of(to_each_fraction("number", "+"), what_goes(Sum)),
+}
+"""Where two sentences of one law are drawn differently."""
 
 _WHOLE_LINE = "the whole line is dealt with: there is no part to mark"
 _LOOKED_AT = "something is read off; the drawing beside it (graph, number line) shows it"

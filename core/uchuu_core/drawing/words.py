@@ -3,13 +3,12 @@
 from collections.abc import Iterator
 from itertools import groupby
 
-from uchuu_core.drawing.finding import part_of
+from uchuu_core.drawing.finding import is_term, part_of
 from uchuu_core.drawing.mark import Mark
 from uchuu_core.lawbook import drawing as book
 from uchuu_core.lawbook.says import Part, Says, in_order, listed
-from uchuu_core.notation.decorating import object_at
 from uchuu_core.tree.build import total
-from uchuu_core.tree.nodes import Line, Term
+from uchuu_core.tree.nodes import Line
 from uchuu_core.tree.paths import Path
 
 _SEVERAL = {
@@ -74,7 +73,7 @@ def note_of(mark: Mark) -> Part:
 
 def _named(line: Line, path: Path) -> Line:
     """Return the part at *path*, a term with its minus."""
-    part = object_at(line, path)
-    if isinstance(part, Term):
-        return total([part]) if part.sign == "-" else part.body
-    return part_of(line, path)  # type: ignore[no-any-return]
+    if is_term(line, path):
+        term = part_of(line, path[:-1]).terms[path[-1]]
+        return total([term]) if term.sign == "-" else term.body
+    return part_of(line, path)

@@ -10,8 +10,7 @@ from copy import copy
 from types import MappingProxyType
 from typing import Any
 
-from uchuu_core.tree.nodes import Sum
-from uchuu_core.tree.paths import Path, children, with_children
+from uchuu_core.tree.paths import children, with_children
 
 Round = Callable[[str], str]
 """What is written round the text of a part, in the notation of the writer."""
@@ -29,7 +28,7 @@ def decorating(rounds: Mapping[int, Round]) -> Iterator[None]:
 
 
 def decorated(part: Any, text: str) -> str:
-    """Return the *text* of a part, or of a term with its sign, with what is put round it."""
+    """Return the *text* of a part with what is put round it."""
     put = _rounds.get().get(id(part))
     return put(text) if put else text
 
@@ -40,10 +39,9 @@ def copied(line: Any) -> Any:
     return with_children(line, tuple(map(copied, parts))) if parts else copy(line)
 
 
-def object_at(line: Any, path: Path) -> Any:
-    """Return the object at *path*; in a sum the term with its sign, which is written with it."""
-    for number in path[:-1]:
-        line = children(line)[number]
-    if not path:
-        return line
-    return line.terms[path[-1]] if isinstance(line, Sum) else children(line)[path[-1]]
+def carried(part: Any, new: Any) -> Any:
+    """Return *new*, which is written in the place of *part*, with what is put round that."""
+    rounds = _rounds.get()
+    if id(part) in rounds and isinstance(rounds, dict):
+        rounds[id(new)] = rounds[id(part)]
+    return new

@@ -5,6 +5,7 @@ from functools import lru_cache
 from typing import Any
 
 from uchuu_core.answers.sentences import Shown, Sides, Track
+from uchuu_core.notation.decorating import carried
 from uchuu_core.notation.writers.latex import latex
 from uchuu_core.notation.writers.spoken import spoken
 from uchuu_core.tree.nodes import (
@@ -25,34 +26,37 @@ from uchuu_core.tree.paths import parts, rebuild
 _SHOWN = {"=": "=", "!=": "≠", "<": "<", ">": ">", "<=": "≤", ">=": "≥"}
 
 
-def sides(line: Line) -> Sides:
-    """Return ``left`` and ``right`` in LaTeX and the ``sign`` between; ``left`` may be empty.
+Writer = Callable[[Line], str]
+
+
+def sides(line: Line, write: Writer = latex) -> Sides:
+    """Return ``left`` and ``right`` as *write* has them, and the ``sign`` between; ``left`` may be empty.
 
     An expression hangs on its ``=``; words and sets stand right of ``∴``; a feature hangs on no sign.
     """
     match line:
         case Relation():
-            found: Sides = {**_track(line)}
+            found: Sides = {**_track(line, write)}
             if both := both_signs(line):
-                found |= {"tracks": [_track(one) for one in both], "join": "±"}
+                found |= {"tracks": [_track(one, write) for one in both], "join": "±"}
             return found
         case Chain(links):
-            rest = "=".join(latex(part) for part in links[1:])
-            return {"left": latex(links[0]), "sign": "=", "right": rest}
+            rest = "=".join(write(part) for part in links[1:])
+            return {"left": write(links[0]), "sign": "=", "right": rest}
         case Either(options):
             first = options[0]
-            whole, head = latex(line), latex(first.left)
-            cut = len(latex(first)) - len(latex(first.right))
+            whole, head = write(line), write(first.left)
+            cut = len(write(first)) - len(write(first.right))
             found = {"left": head, "sign": _SHOWN[first.sign], "right": whole[cut:]}
             if line.is_or:
-                found |= {"tracks": [_track(option) for option in options], "join": "or"}
+                found |= {"tracks": [_track(option, write) for option in options], "join": "or"}
             return found
         case Feature():
-            return {"left": "", "sign": "", "right": latex(line)}
+            return {"left": "", "sign": "", "right": write(line)}
         case Outcome() | ValueSet():
-            return {"left": "", "sign": "∴", "right": latex(line)}
+            return {"left": "", "sign": "∴", "right": write(line)}
         case _:
-            return {"left": "", "sign": "=", "right": latex(line)}
+            return {"left": "", "sign": "=", "right": write(line)}
 
 
 def both_signs(relation: Relation) -> tuple[Relation, Relation] | None:
@@ -85,7 +89,7 @@ def _with_sign(sign: Sign) -> Callable[[Any], Any]:
     def change(part: Any) -> Any:
         match part:
             case Signed("+-", body):
-                return body if sign == "+" else Signed("-", body)
+                return carried(part, body if sign == "+" else Signed("-", body))
             case Sum(terms):
                 return Sum(tuple(Term(sign, t.body) if t.sign == "+-" else t for t in terms))
             case _:
@@ -94,9 +98,9 @@ def _with_sign(sign: Sign) -> Callable[[Any], Any]:
     return change
 
 
-def _track(relation: Relation) -> Track:
+def _track(relation: Relation, write: Writer) -> Track:
     sign = _SHOWN[relation.sign]
-    return {"left": latex(relation.left), "sign": sign, "right": latex(relation.right)}
+    return {"left": write(relation.left), "sign": sign, "right": write(relation.right)}
 
 
 def shown(line: Line) -> Shown:

@@ -6,7 +6,8 @@ from uchuu_core.drawing.mark import Drawn
 from uchuu_core.drawing.steps import DrawnStep, steps_of
 from uchuu_core.lawbook.says import Said, Sentence
 from uchuu_core.moves.catalogue import ERRORS
-from uchuu_core.sidework.table import BESIDE, WITHOUT_LAW
+from uchuu_core.sidework.piece import Maker
+from uchuu_core.sidework.table import BESIDE, OF_A_WRONG_LINE, WITHOUT_LAW
 
 MOST_WORKS = 4
 """At one line no more stands on a board."""
@@ -28,21 +29,21 @@ def beside(problem: Problem) -> SideWorks:
 
 def _of(step: DrawnStep) -> list[SideWork]:
     if step.says is not None:
-        said = step.says.said
-    elif step.error is not None:
+        return _made(step, [(one, _makers(one)) for one in step.says.said])
+    if step.is_wrong:
         law = next((move.distorts for move in ERRORS if move.key == step.error), None)
-        said = (Said(Sentence("")),) if law else ()
-        keys = [law or ""]
-        return _made(step, list(zip(said, keys, strict=True)))
-    else:
-        return []
-    return _made(step, [(one, one.sentence.law.key if one.sentence.law else "") for one in said])
+        return _made(step, [(Said(Sentence("")), BESIDE.get(law or "", OF_A_WRONG_LINE))])
+    return []
 
 
-def _made(step: DrawnStep, said: list[tuple[Said, str]]) -> list[SideWork]:
+def _makers(said: Said) -> tuple[Maker, ...]:
+    return BESIDE.get(said.sentence.law.key, ()) if said.sentence.law else WITHOUT_LAW
+
+
+def _made(step: DrawnStep, said: list[tuple[Said, tuple[Maker, ...]]]) -> list[SideWork]:
     found: list[SideWork] = []
-    for one, law in said:
-        for maker in BESIDE.get(law, WITHOUT_LAW if not law else ()):
+    for one, makers in said:
+        for maker in makers:
             for piece in maker(Drawn(step.above, step.line, one), step.context):
                 record = piece.record(step.number)
                 if record not in found:

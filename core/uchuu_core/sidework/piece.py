@@ -21,10 +21,11 @@ from uchuu_core.tree.nodes import Line
 
 @dataclass(frozen=True, slots=True)
 class Cell:
-    """A cell: words or mathematics, and how it is marked."""
+    """A cell: words or mathematics, how it is marked, and a sign before the mathematics."""
 
     content: Line | str = ""
     mark: CellMark = ""
+    sign: str = ""
 
     def record(self) -> SideCell:
         """Return it for an answer."""
@@ -32,7 +33,7 @@ class Cell:
         if isinstance(content, str):
             return {"text": content, "math": None, "typst": "", "mark": self.mark}
         return {
-            "text": "",
+            "text": self.sign,
             "math": mathematics_of(content),
             "typst": typst(content),
             "mark": self.mark,
@@ -86,6 +87,7 @@ class Piece:
                 "tilt": self.tilt,
                 "off": mathematics_of(self.off) if self.off is not None else None,
                 "off_sign": self.off_sign,
+                "off_typst": typst(self.off) if self.off is not None else "",
             }
         return found
 

@@ -23,7 +23,7 @@ from uchuu_core.lawbook.sidework import (
 )
 from uchuu_core.methods.factoring_trinomials import Trinomial, trinomial_in
 from uchuu_core.methods.written import polynomial_tree, ring_of, univariate
-from uchuu_core.notation import plain, readable
+from uchuu_core.notation import plain
 from uchuu_core.sidework.piece import Cell, Piece, Row, heads
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Power, Product, Sum
@@ -177,7 +177,7 @@ def _columns(values: fmpq_poly, width: int, unknown: str, mark: Any = "") -> lis
             continue
         written = univariate(fmpq_poly([0] * degree + [value]), unknown)
         follows = degree < values.degree() and value > 0
-        cells.append(Cell(f"+ {readable(written)}" if follows else written, mark))
+        cells.append(Cell(written, mark, "+" if follows else ""))
     if not values and cells:
         cells[-1] = Cell(build.ZERO, mark)
     return cells

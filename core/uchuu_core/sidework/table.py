@@ -54,3 +54,5 @@ BESIDE: dict[str, tuple[Maker, ...]] = {
 }
 """By law. What is done to the unknown is said by a sentence of no law: see ``beside``."""
 WITHOUT_LAW: tuple[Maker, ...] = (done_and_undone,)
+OF_A_WRONG_LINE: tuple[Maker, ...] = (balance,)
+"""Where no error explains a wrong line: whether both pans still balance."""

@@ -166,3 +166,16 @@ def test_a_line_is_given_in_the_notations_of_other_programs(ada: ApiClient) -> N
 def test_every_example_of_the_catalogue_is_typeset(ada: ApiClient) -> None:
     entries = ada.call("GET", "/algebra/errors").json()
     assert all(entry[f"{part}_latex"] for entry in entries for part in ("before", "wrong", "right"))
+
+
+def test_marks_side_work_and_contrast_come_over_the_api(ada: ApiClient) -> None:
+    body = {"task": "factor", "given": "5n^2+7n-6", "lines": ["5n^2+10n-3n-6"]}
+
+    drawn = ada.call("POST", "/algebra/draw", body).json()["lines"]
+    assert {mark["kind"] for mark in drawn[1]["marks"]} == {"ring"}
+    assert "htmlClass{m-0-1}" in drawn[0]["sides"]["right"]
+    works = ada.call("POST", "/algebra/beside", body).json()["works"]
+    assert works[0]["says"] == "Product −30, sum 7: −3 and 10."
+    found = ada.call("GET", "/algebra/contrast/expand-square-termwise").json()
+    assert found["before"]["text"]
+    assert ada.call("GET", "/algebra/contrast/none-such").status_code == 422

@@ -1,5 +1,6 @@
 // Sheets on paper, one after another: problems with room, short answers, a worked key on the spine, choices, mistakes.
 #import "spine.typ": *
+#import "beside.typ": beside
 #let sheets = json(bytes(sys.inputs.sheets))
 #let words = json(bytes(sys.inputs.words))
 
@@ -61,6 +62,7 @@
 
 #let key-of(item) = {
   spine(item.given, item.lines, leavings: item.leavings, words: words)
+  if item.beside.len() > 0 { pad(left: 9mm, grid(columns: (1fr, 1fr), column-gutter: 6mm, row-gutter: 2mm, ..item.beside.map(work => beside(work, sentence)))) }
   ending(item)
 }
 

@@ -20,7 +20,8 @@
       pagebreak()
       asks
       v(2mm)
-      let from = calc.max(0, shown - window)
+      let is-marked = (item.given, ..item.lines.map(line => line.math)).any(m => "hand" in m.typst)
+      let from = calc.max(0, shown - if is-marked { window - 1 } else { window })
       set text(27pt)
       spine(
         item.given, item.lines.slice(from, shown), from: from + 1,

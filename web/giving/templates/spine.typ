@@ -1,9 +1,10 @@
 // The spine on paper: the lines of an example with their stops; where a line says "or", the spine divides.
+#import "marks.typ": hands
 #let quiet = luma(90)
 
 // A line as mathematics, or as it was typed where it could not be read.
-#let maths(m) = if m.typst == "" { raw(m.text) } else { eval(m.typst, mode: "math") }
-#let display(m) = if m.typst == "" { raw(m.text) } else { math.equation(block: false, math.display(eval(m.typst, mode: "math"))) }
+#let maths(m) = if m.typst == "" { raw(m.text) } else { eval(m.typst, mode: "math", scope: hands) }
+#let display(m) = if m.typst == "" { raw(m.text) } else { math.equation(block: false, math.display(eval(m.typst, mode: "math", scope: hands))) }
 
 // What is said: words, and mathematics as such.
 #let sentence(pieces) = for piece in pieces {
@@ -17,7 +18,7 @@
 }
 #let side(source) = {
   set text(top-edge: "bounds", bottom-edge: "bounds")
-  math.display(eval(source, mode: "math"))
+  math.display(eval(source, mode: "math", scope: hands))
 }
 
 // Never broken inside: what is too wide for its place is written smaller.

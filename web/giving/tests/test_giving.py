@@ -268,3 +268,54 @@ def test_answer_space_fits_on_a_page_whatever_the_marks(ada: ApiClient) -> None:
     (item,) = sheet_of(stored, Wish("handout")).items
     assert item.room == MOST_ROOM
     assert len(json.loads(_get(ada, f"{many['id']}/preview/handout"))["pages"]) == 1
+
+
+HANDS = (
+    {"task": "solve", "given": "3(2x - 5) - 4(x - 1) = 7"},
+    {"task": "factor", "given": "5n^2 + 7n - 6"},
+    {"task": "simplify", "given": "(x^2 - 9)/(x^2 + 5x + 6)*(x + 2)/(2x - 6)"},
+    {"task": "simplify", "given": "sqrt(28) + 3sqrt(63)"},
+    {"task": "solve", "given": "x^2 + 6x + 2 = 0"},
+    {"task": "solve", "given": "3/(n - 6) + 4/n = 18/(n^2 - 6n)"},
+    {"task": "domain", "given": "sqrt(x + 2)/(x - 3)"},
+    {"task": "study", "given": "(x^2 + 4x - 12)/(x + 1)"},
+    {"task": "solve", "given": "(2x + 5)/3 = 7/2"},
+    {"task": "solve", "given": "9 = y - 7"},
+    {"task": "simplify", "given": "2/(x + 1) + 3/x"},
+    {"task": "solve", "given": "2^(x + 1) = 8"},
+    {"task": "simplify", "given": "0.5x + 1.5x", "house": {"decimal": "comma"}},
+)
+
+
+def test_marks_of_the_hand_and_side_work_are_printed_where_they_are_wished_for(
+    ada: ApiClient,
+) -> None:
+    """Of every topic, in every format; the paper without them is as it was."""
+    stored = ada.set_of(*HANDS, title="By hand")
+    base, wish = f"{stored['id']}/sheet", "marks=true&beside=true"
+
+    for kind in ("key", "slides"):
+        assert _get(ada, f"{base}/{kind}.pdf?{wish}").startswith(b"%PDF-")
+    latex = _get(ada, f"{base}/key.tex?{wish}").decode()
+    assert "cancel}" in latex.split(r"\begin{document}")[0]
+    assert r"\cancel{x+3}" in latex
+    page = _get(ada, f"{base}/key.html?{wish}").decode()
+    assert "menclose" in page
+    text = _get(ada, f"{base}/key.txt?{wish}").decode()
+    assert "beside line 1: Product −30, sum 7: −3 and 10." in text
+    plain = _get(ada, f"{base}/key.html").decode()
+    assert "menclose" not in plain
+    assert "beside line" not in _get(ada, f"{base}/key.txt").decode()
+
+
+def test_a_mark_is_on_the_line_that_it_was_drawn_on(ada: ApiClient) -> None:
+    stored = ProblemSet.objects.get(pk=ada.set_of(*HANDS[:2])["id"])
+    marked, bare = (sheet_of(stored, Wish("key", marks=on)) for on in (True, False))
+
+    for item, other in zip(marked.items, bare.items, strict=True):
+        assert [line.math.text for line in item.lines] == [line.math.text for line in other.lines]
+        assert "hand" not in other.given.typst
+        assert "hand" not in item.lines[-1].math.typst
+    first = marked.items[0]
+    assert "handleaves" in first.given.left
+    assert first.lines[-2].math.right.startswith("handbeneath(")

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
+from typing import Any
 
 from giving.records import Math, Sheet, SheetItem
 
@@ -95,7 +96,9 @@ def latex_source(sheet: Sheet) -> str:
     """Return a LaTeX document of the sheet."""
     paper = "a4paper" if sheet.paper == "a4" else "letterpaper"
     head = f"\\documentclass[11pt,{paper}]{{article}}\n\\usepackage[margin=20mm]{{geometry}}\n"
-    head += "\\usepackage{amsmath,amssymb}\n\\usepackage[utf8]{inputenc}\n\\usepackage{array}\n"
+    head += (
+        "\\usepackage{amsmath,amssymb,cancel}\n\\usepackage[utf8]{inputenc}\n\\usepackage{array}\n"
+    )
     title, *body = _walk(sheet, _LATEX)
     return (
         f"{head}\\begin{{document}}\n{title}\n\\begin{{description}}\n"
@@ -133,6 +136,13 @@ def _under(item: SheetItem, sheet: Sheet, way: _Way) -> Iterator[str]:
             way.text(p.text) if p.math is None else way.inside(p.math) for p in line.says
         )
         yield way.line(way.maths(line.math), said)
+    for work in item.beside:
+        said = "".join(
+            way.text(p.text) if p.math is None else way.inside(p.math) for p in work["says"]
+        )
+        yield way.line(f"beside line {work['line']}: {said}", "")
+        for row in work["rows"]:
+            yield way.line("    " + way.text(" | ".join(map(_cell, row))), "")
     for leaving in item.leavings:
         where = f"after line {leaving.after}" if leaving.after else "after the given"
         ends = f"; ends in {way.maths(leaving.ends)}" if leaving.ends else ""
@@ -143,6 +153,10 @@ def _under(item: SheetItem, sheet: Sheet, way: _Way) -> Iterator[str]:
     if item.mistake is not None:
         for number, math in enumerate(item.mistake.lines, start=1):
             yield way.line(f"{number}  {way.maths(math)}", "")
+
+
+def _cell(cell: dict[str, Any]) -> str:
+    return f"{cell['text']}{cell['math']['text'] if cell['math'] else ''}"
 
 
 def _key(item: SheetItem, way: _Way) -> Iterator[str]:

@@ -4,9 +4,11 @@ from typing import Any
 from uuid import UUID
 
 from api.failures import Refused
+from asking.asker import Asker
 from django.http import HttpRequest
 from exchange.api import content_of
 from ninja import File, Router, UploadedFile
+from uchuu_core.answers.drawn import DrawnLines
 
 from papers.actions.bring_in import BroughtIn, bring_file, bring_text
 from papers.actions.marking import mark
@@ -48,6 +50,15 @@ def write(request: HttpRequest, identity: UUID, student: int, body: PaperIn) -> 
     take_in(Given(whose, items[work.item], work.lines) for work in body.works)
     mark(sitting)
     return paper_of(sitting, whose)
+
+
+@router.get(f"{_ONE}/items/{{item}}/drawn", response={200: DrawnLines, **REFUSALS})
+def drawn(request: HttpRequest, identity: UUID, student: int, item: int) -> dict[str, Any]:
+    """Return a student's lines with what a hand would mark on them: where it was left, what the student did."""
+    sitting = sitting_for(request, identity)
+    work = work_of(sitting, student_of(sitting, student), item)
+    asker = Asker(sitting.school_class.teacher, sitting.house)
+    return asker.ask("draw", work.item, lines=work.lines)
 
 
 @router.put(f"{_ONE}/version", response={200: PaperOut, **REFUSALS})

@@ -355,3 +355,18 @@ def test_hostile_lines_ask_the_teacher_and_never_stop_the_marking(
     paper = write(ada, grid, "01", item1=["3x - 6 = 15", line], item2=[line])
     assert not any(work["waiting"] for work in paper["works"])
     assert all(work["earned"] is None or work["earned"] <= work["of"] for work in paper["works"])
+
+
+def test_a_hand_shows_what_the_student_did_where_it_was_left(
+    ada: ApiClient, ben: ApiClient
+) -> None:
+    grid = sitting_of(ada)
+    paper = write(ada, grid, "02", item1=FIRST_ONLY)
+    item, student = paper["works"][0]["item"], paper["student"]["id"]
+    path = f"/sittings/{grid['id']}/papers/{student}/items/{item}/drawn"
+
+    lines = ada.call("GET", path).json()["lines"]
+    assert [line["text"] for line in lines] == ["3(x - 2) = 15", *FIRST_ONLY]
+    assert {mark["on"] for mark in lines[1]["marks"]} == {0}
+    assert ben.call("GET", path).status_code == 404
+    assert ada.call("GET", path.replace(f"items/{item}", "items/999999")).status_code == 404

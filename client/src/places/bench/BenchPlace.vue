@@ -31,7 +31,8 @@ const bench = useBenchPlace(
   () => props.id,
   () => spine.value?.toEntry(),
 )
-const { content, chosen, saving, judging, posing, ended, forking, notOpened, working } = bench
+const { content, chosen, saving, judging, posing, ended, forking, sideWork, notOpened, working } =
+  bench
 const { checked, inspected, givenFailure } = judging
 const lights = useLights(checked, chosen)
 const comparing = ref(false)
@@ -53,6 +54,7 @@ useKeys({
   'Ctrl+Shift+Z': bench.redo,
   'Alt+W': () => void bench.workIt(),
   'Alt+F': () => (forking.value = !forking.value),
+  'Alt+B': () => (sideWork.value = !sideWork.value),
   'Alt+H': () => {
     sideOpen.value = true
     void side.value?.nextStep()

@@ -5,6 +5,7 @@ import ForkFan from '@/spine/ForkFan.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import AboutProblem from './AboutProblem.vue'
+import BesideLine from './BesideLine.vue'
 import CopyLine from './CopyLine.vue'
 import NextStep from './NextStep.vue'
 import StopDetails from './StopDetails.vue'
@@ -27,12 +28,16 @@ defineEmits<{
   compare: []
 }>()
 
-const { content, chosen, shownLine, shownIndex, forkedAt, judging, forking } = props.bench
+const { content, chosen, shownLine, shownIndex, forkedAt, judging, forking, sideWork } = props.bench
 const { inspected, stops, draftStop } = judging
 const { forks, after, refused, isLooking, wantsMore, askForMore, again } = props.bench.forks
 const next = useTemplateRef<InstanceType<typeof NextStep>>('next')
 const ownReason = computed(() => content.value.reasons[shownLine.value?.text ?? ''] ?? '')
 const mark = computed(() => (stops.value[shownIndex.value] ?? draftStop.value)?.mark ?? null)
+
+const drawnLine = computed(() => props.bench.drawn.lines.value[(chosen.value ?? -1) + 1] ?? null)
+/** What the hand marks at the chosen line, for who cannot see it. */
+const drawnSays = computed(() => drawnLine.value?.says ?? '')
 
 defineExpose({ nextStep: () => next.value?.deeper() })
 </script>
@@ -86,7 +91,14 @@ defineExpose({ nextStep: () => next.value?.deeper() })
         <el-button title="Alt+X" @click="bench.cross">{{ words.bench.cross }}</el-button>
         <el-button @click="$emit('remove', chosen)">{{ words.bench.remove }}</el-button>
       </div>
-      <CopyLine v-if="!shownLine?.failure" :text="content.lines[chosen] ?? ''" />
+      <BesideLine
+        v-model:open="sideWork"
+        :content="content"
+        :line="chosen + 1"
+        @write="(lines) => bench.writeBeside(lines)"
+      />
+      <p v-if="drawnSays" class="u-unseen">{{ drawnSays }}</p>
+      <CopyLine v-if="!shownLine?.failure" :text="content.lines[chosen] ?? ''" :drawn="drawnLine" />
     </template>
     <template v-if="inspected && !showsPose">
       <AboutProblem :inspected="inspected" @work="bench.workIt" @compare="$emit('compare')" />

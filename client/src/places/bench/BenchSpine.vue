@@ -5,6 +5,7 @@ import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import EntryLine from '@/entry/EntryLine.vue'
 import { hasSign } from '@/entry/sides'
+import { sharesOf } from '@/spine/shares'
 import { failingOf } from '@/spine/tracks'
 import LineList from './LineList.vue'
 import type { BenchPlace } from './useBenchPlace'
@@ -46,7 +47,12 @@ defineExpose({
 
 <template>
   <FailureNote :message="failure?.message ?? ''" @again="judging.again" />
-  <div v-if="!showsPose && given" class="u-spine on-bench" :class="{ hanging: hangs }">
+  <div
+    v-if="!showsPose && given"
+    class="u-spine on-bench"
+    :class="{ hanging: hangs }"
+    :style="sharesOf([given.text])"
+  >
     <LineList
       ref="list"
       v-model:chosen="chosen"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is known of the chosen line: its law and condition, or the error behind it. */
 import { ref, watch } from 'vue'
+import ErrorContrast from '@/example/ErrorContrast.vue'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import type { CheckedLine, Mark } from '@/spine/types'
@@ -105,6 +106,10 @@ defineProps<{
           <dd>{{ line.error.says }}</dd>
         </template>
       </dl>
+      <section v-if="line.error && line.verdict !== 'unfinished'" class="contrast">
+        <h3>{{ words.bench.contrast }}</h3>
+        <ErrorContrast :error="line.error.id" />
+      </section>
       <label v-if="isWritten && !line.error && !line.failure" class="reason">
         {{ words.bench.ownReason }}
         <el-input

@@ -3,6 +3,7 @@ import { mount } from '@vue/test-utils'
 import { expect, test } from 'vitest'
 import type { Schemas } from '@/api/client'
 import type { CheckedLine } from '@/spine/types'
+import { shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
 import { blank } from '@/example/content'
 import AboutProblem from './AboutProblem.vue'
@@ -13,7 +14,7 @@ import { judged } from '@/shared/testing/server'
 
 function details(verdict: string, more: object = {}, mark = verdict) {
   const line = judged('x = 3', verdict, more) as CheckedLine
-  return mount(StopDetails, { props: { line, number: 2, mark: mark as 'ok' } })
+  return shown(StopDetails, { line, number: 2, mark: mark as 'ok' })
 }
 
 const ERROR = {
@@ -28,7 +29,7 @@ const ERROR = {
 }
 
 test('without a chosen line the details say what to do', () => {
-  const panel = mount(StopDetails, { props: { line: null, number: 1, mark: null } })
+  const panel = shown(StopDetails, { line: null, number: 1, mark: null })
 
   expect(panel.text()).toContain(words.bench.chooseStop)
 })

@@ -116,6 +116,16 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     bench.editLine(index, struck?.[1] ?? `~~${text}~~`)
   }
 
+  /** Whether side work beside the chosen line is open. */
+  const sideWork = ref(true)
+
+  /** Write side work as lines before the chosen one: they are judged like any other. */
+  function writeBeside(lines: string[]): void {
+    const at = chosen.value ?? content.value.lines.length
+    lines.forEach((line, index) => bench.insertLine(at + index, line))
+    chosen.value = at + lines.length
+  }
+
   /** The lines that carry a fork's wrong line on; null where no method goes on, or none came. */
   async function carry(fork: Fork): Promise<Schemas['LawLine'][] | null> {
     const body = { ...problemOf(content.value), wrong: fork.wrong }
@@ -154,6 +164,8 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     keepOrEnd,
     paste,
     cross,
+    sideWork,
+    writeBeside,
     carry,
     leaveFor,
     fresh: () => void router.push({ name: 'bench', params: { id: 'new' } }),

@@ -52,6 +52,18 @@ const query = computed(() => {
       >{{ words.give.forks }}</el-checkbox
     >
     <el-checkbox
+      v-if="what === 'key' || what === 'slides'"
+      :model-value="wish.marks"
+      @update:model-value="(on: unknown) => want({ marks: !!on })"
+      >{{ words.give.marks }}</el-checkbox
+    >
+    <el-checkbox
+      v-if="what === 'key'"
+      :model-value="wish.beside"
+      @update:model-value="(on: unknown) => want({ beside: !!on })"
+      >{{ words.give.beside }}</el-checkbox
+    >
+    <el-checkbox
       :model-value="wish.versions"
       @update:model-value="(on: unknown) => want({ versions: !!on })"
       >{{ words.give.versions }}</el-checkbox

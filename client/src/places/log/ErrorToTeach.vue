@@ -6,7 +6,7 @@ import { written } from '@/shared/logic/dated'
 import MathText from '@/shared/math/MathText.vue'
 import Stop from '@/spine/Stop.vue'
 import { words } from '@/texts/en'
-import ContrastPair from './ContrastPair.vue'
+import ContrastPair from '@/spine/ContrastPair.vue'
 
 const props = defineProps<{
   next: Schemas['NextOut']

@@ -2,18 +2,18 @@
 /** One item of a paper: its lines typed and on the spine, its marks beside them. */
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
-import { givenStop, writtenStops } from '@/example/stops'
 import FailureNote from '@/shared/page/FailureNote.vue'
-import SpineLine from '@/spine/SpineLine.vue'
-import { divisions } from '@/spine/tracks'
 import { words } from '@/texts/en'
 import PaperComment from './PaperComment.vue'
 import PaperMarks from './PaperMarks.vue'
+import PaperSpine from './PaperSpine.vue'
 import PaperWay from './PaperWay.vue'
 
 const props = defineProps<{
   /** The sitting's id. */
   sitting: string
+  /** The student's id. */
+  student: number
   item: Schemas['GivenItem']
   work: Schemas['WorkOut']
   /** Its lines as they are typed now. */
@@ -30,11 +30,6 @@ defineEmits<{
 }>()
 
 const showsWay = ref(false)
-const stops = computed(() => [
-  ...(props.item.reads ? [givenStop(props.item.reads, '')] : []),
-  ...writtenStops(props.work.checked),
-])
-const divided = computed(() => divisions(stops.value))
 const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
 </script>
 
@@ -70,10 +65,8 @@ const rows = computed(() => Math.max(2, props.text.split('\n').length + 1))
         unsaved ? words.papers.saving : work.lines.length ? words.papers.saved : ''
       }}</small>
     </div>
-    <div class="u-spine" :class="{ hanging: !stops[0]?.sides?.left }">
-      <div v-for="(stop, index) in stops" :key="index">
-        <SpineLine :line="stop" :division="divided[index]" />
-      </div>
+    <div class="u-spine" :class="{ hanging: !item.reads?.sides.left }">
+      <PaperSpine :sitting="sitting" :student="student" :item="item" :work="work" />
       <FailureNote :message="work.refused" :final="!work.late" @again="$emit('markAgain')" />
       <PaperWay v-if="showsWay" :sitting="sitting" :item="item" />
     </div>

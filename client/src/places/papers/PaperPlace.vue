@@ -114,6 +114,7 @@ watch(
             <PaperItem
               v-for="{ item, work } in items"
               :key="`${student} ${item.id}`"
+              :student="Number(student)"
               :sitting="id"
               :item="item"
               :work="work"

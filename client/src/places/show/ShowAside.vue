@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Beside the board: what the class is asked, side work, or a fork that somebody opened, and why it leaves the line. */
 import type { Schemas } from '@/api/client'
+import ErrorContrast from '@/example/ErrorContrast.vue'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import SideWork from '@/spine/beside/SideWork.vue'
@@ -40,6 +41,7 @@ defineProps<{
           <SentenceText :text="fork.counter" :pieces="fork.counter_parts" />
         </p>
         <p v-else class="why">{{ words.show.isIt }}</p>
+        <div v-if="struck" class="why"><ErrorContrast :error="fork.error" /></div>
       </div>
     </div>
   </div>

@@ -43,8 +43,21 @@ const helps = ref(false)
 const current = ref<HTMLElement | null>(null)
 
 const board = useBoard(theExample, now, { lights, says, marks, script })
-const { stops, divided, question, vote, fit, here, open, struck, pieces, work, groups, count } =
-  board
+const {
+  shares,
+  stops,
+  divided,
+  question,
+  vote,
+  fit,
+  here,
+  open,
+  struck,
+  pieces,
+  work,
+  groups,
+  count,
+} = board
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
 watch(
   () => props.id,
@@ -54,6 +67,11 @@ watch(
   },
 )
 watch([script, theExample.forks], () => script.value === 'wrong' && void theExample.loadStory())
+/** What is scrolled to: the last line, or the one at which a story is struck. */
+const newest = computed(() => {
+  const left = struck.value ? stops.value.findIndex(({ mark: one }) => one === 'wrong') : -1
+  return left < 0 ? stops.value.length - 1 : left
+})
 const isReady = computed(() => told.value.length > 0)
 watch([() => now.value.shown, count, isReady], ([shown, of, ready]) => {
   if (ready) emit('shown', shown, of)
@@ -92,7 +110,6 @@ const own: Keys = {
   K: () => (marks.value = !marks.value),
   T: toggleTheme,
   H: () => (helps.value = !helps.value),
-  '?': () => (helps.value = !helps.value),
   ...Object.fromEntries(SCRIPTS.map((how, index) => [String(index + 1), () => tell(how)])),
   Escape: () => emit('leave'),
 }
@@ -116,7 +133,7 @@ useKeys({ ...uncovered, ...props.keys })
     <div
       v-if="told.length"
       class="board u-spine"
-      :style="{ '--fit': fit }"
+      :style="{ '--fit': fit, ...shares }"
       :class="{ hanging: !stops[0]?.sides?.left }"
       tabindex="0"
       role="region"
@@ -126,7 +143,7 @@ useKeys({ ...uncovered, ...props.keys })
       <div
         v-for="(stop, index) in stops"
         :key="index"
-        :ref="(el) => index === stops.length - 1 && (current = el as HTMLElement)"
+        :ref="(el) => index === newest && (current = el as HTMLElement)"
       >
         <SpineLine :line="stop" :division="divided[index]" />
       </div>

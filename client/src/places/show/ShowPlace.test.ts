@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer, judged, type Asked } from '@/shared/testing/server'
+import { queries } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
 import ShowPlace from './ShowPlace.vue'
 import TrackPlace from './TrackPlace.vue'
@@ -59,7 +60,7 @@ function server({ path }: Asked) {
 async function shown() {
   fakeServer(server)
   const stubs = { RouterLink: true }
-  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs } })
+  const place = mount(ShowPlace, { props: { id: 'a' }, global: { plugins: [queries()], stubs } })
   await flushPromises()
   const press = async (...keys: string[]) => {
     for (const key of keys) window.dispatchEvent(new KeyboardEvent('keydown', { key }))
@@ -102,7 +103,10 @@ test('the class predicts, and a fork is opened and struck at its line', async ()
 
 test('the talk track says what to say, to ask and to watch for', async () => {
   fakeServer(server)
-  const track = mount(TrackPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  const track = mount(TrackPlace, {
+    props: { id: 'a' },
+    global: { plugins: [queries()], stubs: { RouterLink: true } },
+  })
   await flushPromises()
   const rows = track.findAll('tbody tr')
   expect(rows).toHaveLength(3)
@@ -114,7 +118,10 @@ test('the talk track says what to say, to ask and to watch for', async () => {
 test('an example that cannot be had says why and can be asked for again', async () => {
   const message = 'The database does not answer.'
   fakeServer(() => ({ status: 503, body: { code: 'database-away', message, at: null } }))
-  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  const place = mount(ShowPlace, {
+    props: { id: 'a' },
+    global: { plugins: [queries()], stubs: { RouterLink: true } },
+  })
   await flushPromises()
   expect(place.find('[role=alert]').text()).toContain(message)
   fakeServer(server)
@@ -137,7 +144,10 @@ test('after the last line the check comes, candidate by candidate', async () => 
       ? { body: { ...(server(asked).body as object), checks } }
       : server(asked),
   )
-  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  const place = mount(ShowPlace, {
+    props: { id: 'a' },
+    global: { plugins: [queries()], stubs: { RouterLink: true } },
+  })
   await flushPromises()
   window.dispatchEvent(new KeyboardEvent('keydown', { key: 'End' }))
   await flushPromises()
@@ -164,7 +174,10 @@ test('the checks come before the line that leaves a candidate out, and strike it
     const body = server(asked).body as object
     return asked.path.endsWith('/check') ? { body: { ...body, lines, checks } } : { body }
   })
-  const place = mount(ShowPlace, { props: { id: 'a' }, global: { stubs: { RouterLink: true } } })
+  const place = mount(ShowPlace, {
+    props: { id: 'a' },
+    global: { plugins: [queries()], stubs: { RouterLink: true } },
+  })
   await flushPromises()
   const tracks = () => place.findAll('.track').map((one) => one.attributes('data-below'))
   const below: (string | undefined)[][] = []

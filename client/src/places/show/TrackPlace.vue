@@ -11,7 +11,7 @@ const props = defineProps<{
   id: string
 }>()
 
-const { example, told, refusal, load } = useExample(() => props.id)
+const { example, told, drawn, refusal, load } = useExample(() => props.id)
 </script>
 
 <template>
@@ -50,6 +50,10 @@ const { example, told, refusal, load } = useExample(() => props.id)
             }}</template>
             <SentenceText v-else :text="line.say" :pieces="line.parts" />
             <span v-if="index && line.why" class="u-quiet why">{{ line.why }}</span>
+            <span v-if="drawn[index]?.says" class="u-quiet why">
+              {{ words.track.draw }}
+              <SentenceText :text="drawn[index].says" :pieces="drawn[index].parts" />
+            </span>
           </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">

@@ -49,7 +49,7 @@ function withAnswer(steps: readonly Step[], lines: readonly StopLine[]): Step[] 
 
 function withStory(steps: readonly Step[], { fork, path }: Story): Step[] {
   const at = steps.findIndex(({ line }) => (line ?? 0) > fork.after)
-  const cut = at < 0 ? steps.length : at
+  const cut = at < 0 ? steps.map(({ beat }) => beat).lastIndexOf('line') + 1 : at
   const wrong = [cutAtSign(fork.wrong, fork.wrong_latex), ...path.map(fromPath)]
   const told = wrong.map((stop, index): Step => ({
     beat: 'wrong',

@@ -4,6 +4,7 @@ import { writtenStops } from '@/example/stops'
 import { dividedAs, withMarks } from '@/example/useMarks'
 import { readable } from '@/shared/logic/readable'
 import { inGroups } from '@/spine/hand/strokes'
+import { roomFor, sharesOf } from '@/spine/shares'
 import { divisions, failingOf } from '@/spine/tracks'
 import type { StopLine } from '@/spine/types'
 import { words } from '@/texts/en'
@@ -14,6 +15,8 @@ import type { ShownExample } from './useExample'
 
 /** The longest line whose mathematics has its full size: signs of it as it is read. */
 const FULL_SIZE = 34
+/** The given is so much larger than a line. */
+const GIVEN_IS = 1.15
 
 /** What a teacher has switched on. */
 export interface Switches {
@@ -60,7 +63,10 @@ export function useBoard(shown: ShownExample, now: Ref<Reveal>, on: Switches) {
   const says = (stop: StopLine) => on.says.value || stop.mark === 'check' || stop.mark === 'fails'
 
   /** What the hand draws for the coming line, in the order in which it does. */
-  const groups = computed(() => inGroups(drawn.value[lines.value + 1]?.marks ?? []))
+  const groups = computed(() =>
+    isStory.value ? [] : inGroups(drawn.value[lines.value + 1]?.marks ?? []),
+  )
+  const isStory = computed(() => ['wrong', 'vote'].includes(newest.value?.beat ?? ''))
   const marks = computed(() => {
     if (!on.marks.value) return []
     const before = drawn.value[lines.value]?.marks ?? []
@@ -96,9 +102,15 @@ export function useBoard(shown: ShownExample, now: Ref<Reveal>, on: Switches) {
   const vote = computed(() => (newest.value?.beat === 'vote' ? words.show.vote : ''))
   /** How large the board's mathematics is: as the height has room, smaller where a line is long. */
   const fit = computed(() => {
+    const own = plain.value.filter(({ beside }) => !beside).map(({ text }) => text)
     const longest = Math.max(1, ...plain.value.map((stop) => readable(stop.text).length))
-    return Math.min(1, Math.max(0.5, FULL_SIZE / longest))
+    const room = Math.max(longest, roomFor(own), GIVEN_IS * roomFor(own.slice(0, 1)))
+    return Math.min(1, Math.max(0.5, FULL_SIZE / room))
   })
+  /** Every line that will stand there shares the width: nothing moves when it comes. */
+  const shares = computed(() =>
+    sharesOf([given.value?.text ?? '', ...steps.value.flatMap((step) => step.stop?.text ?? [])]),
+  )
   const here = computed(() => forks.value.filter((item) => item.after === lines.value))
   const open = computed(() => (now.value.fork ? (here.value[now.value.fork.index] ?? null) : null))
   /** The fork whose story is being struck. */
@@ -114,5 +126,19 @@ export function useBoard(shown: ShownExample, now: Ref<Reveal>, on: Switches) {
   const work = computed(() => pieces.value[now.value.beside ?? -1] ?? null)
   const count = computed(() => steps.value.length)
 
-  return { stops, divided, question, vote, fit, here, open, struck, pieces, work, groups, count }
+  return {
+    shares,
+    stops,
+    divided,
+    question,
+    vote,
+    fit,
+    here,
+    open,
+    struck,
+    pieces,
+    work,
+    groups,
+    count,
+  }
 }

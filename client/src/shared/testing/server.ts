@@ -1,6 +1,7 @@
 /** A stand-in for the server in unit tests: answers by path, and remembers what was asked. */
 import { vi } from 'vitest'
-import { effectScope, nextTick } from 'vue'
+import { createApp, effectScope, nextTick } from 'vue'
+import { queries } from './shown'
 
 export interface Asked {
   method: string
@@ -33,7 +34,8 @@ export function fakeServer(answer: Answer): Asked[] {
 /** Run a composable as a component would; `leave` ends it. */
 export function entered<T>(use: () => T): { value: T; leave: () => void } {
   const scope = effectScope()
-  const value = scope.run(use) as T
+  const app = createApp({}).use(...queries())
+  const value = app.runWithContext(() => scope.run(use)) as T
   return { value, leave: () => scope.stop() }
 }
 

@@ -5,16 +5,21 @@ import type { Component } from 'vue'
 
 const LINK = { props: ['to'], template: '<a><slot /></a>' }
 
-/** Mount `component` with `props`; what it asks for is asked for once. */
-export function shown(component: Component, props: object = {}, stubs: object = {}): VueWrapper {
+/** The cache of queries as a plugin; what is asked for is asked for once. */
+export function queries(): [typeof VueQueryPlugin, object] {
   const queryClient = new QueryClient({
     defaultOptions: { queries: { retry: false, networkMode: 'always' } },
   })
+  return [VueQueryPlugin, { queryClient }]
+}
+
+/** Mount `component` with `props`; what it asks for is asked for once. */
+export function shown(component: Component, props: object = {}, stubs: object = {}): VueWrapper {
   return mount(component, {
     props: props as never,
     attachTo: document.body,
     global: {
-      plugins: [[VueQueryPlugin, { queryClient }]],
+      plugins: [queries()],
       stubs: { RouterLink: LINK, ...stubs },
     },
   })

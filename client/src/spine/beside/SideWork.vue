@@ -31,8 +31,8 @@ defineProps<{ work: components['schemas']['SideWork'] }>()
             :data-mark="cell.mark || undefined"
           >
             <span>
+              {{ cell.text }}
               <MathText v-if="cell.math" :latex="cell.math.latex" :spoken="cell.math.spoken" />
-              <template v-else>{{ cell.text }}</template>
             </span>
           </component>
         </tr>

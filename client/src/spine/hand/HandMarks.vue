@@ -3,7 +3,7 @@
 import { useEventListener, useResizeObserver } from '@vueuse/core'
 import { nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
-import { boxIn } from './measure'
+import { boxesIn } from './measure'
 import { drawing, type DrawnMark, type Drawing } from './strokes'
 
 const props = defineProps<{
@@ -21,7 +21,7 @@ function measure(): void {
   const line = layer.value?.parentElement
   if (!line) return
   const em = parseFloat(getComputedStyle(line).fontSize)
-  drawn.value = drawing(props.marks, (part, signed) => boxIn(line, part, signed), em)
+  drawn.value = drawing(props.marks, (part, signed) => boxesIn(line, part, signed), em)
 }
 const soon = () => void nextTick(measure)
 watch(() => props.marks, soon)

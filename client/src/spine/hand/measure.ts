@@ -7,12 +7,16 @@ const UNSEEN = '.strut, .pstrut, .vlist-s, .nulldelimiter, .mspace, .katex-mathm
 const SPARE = 0.14
 
 /**
- * Return the box of the part named `part` in `root`; null where it is not shown there.
+ * Return the boxes of the part named `part` in `root`, one for each track on which it stands; none where it is not shown.
  * @param signed whether the sign before it belongs to it
  */
-export function boxIn(root: HTMLElement, part: string, signed = false): Box | null {
-  const named = root.getElementsByClassName(part)[0] ?? sideOf(root, part)
-  if (!named) return null
+export function boxesIn(root: HTMLElement, part: string, signed = false): Box[] {
+  const named = [...root.getElementsByClassName(part)]
+  const found = named.length ? named : sidesOf(root, part)
+  return found.map((one) => boxOf(root, one, signed)).filter((box) => box !== null)
+}
+
+function boxOf(root: HTMLElement, named: Element, signed: boolean): Box | null {
   const sign = signed ? signBefore(root, named) : null
   const boxes = [...(sign ? [sign] : []), ...leaves(named)]
     .map((leaf) => seen(leaf))
@@ -30,10 +34,11 @@ export function boxIn(root: HTMLElement, part: string, signed = false): Box | nu
 }
 
 /** A whole side has no name of its own: `m-1-0` is the left one of line 1, `m-1` a line without sides. */
-function sideOf(root: HTMLElement, part: string): Element | null {
+function sidesOf(root: HTMLElement, part: string): Element[] {
   const child = /^m-\d+(?:-(0|1))?$/.exec(part)
-  if (!child) return null
-  return root.querySelector(child[1] === '0' ? '.left .katex' : '.right .katex')
+  if (!child) return []
+  const side = child[1] === '0' ? '.left .katex, .from .katex' : '.right .katex, .to .katex'
+  return [...root.querySelectorAll(side)]
 }
 
 /** The plus or minus right before a part. */

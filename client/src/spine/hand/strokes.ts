@@ -57,24 +57,26 @@ function belongs(last: DrawnMark, mark: DrawnMark): boolean {
 
 /**
  * Return what is drawn for `marks`.
- * @param boxOf where a named part of the line is; null where it is not shown
+ * @param boxesOf where a named part of the line is, on each track of it; none where it is not shown
  * @param em the size of the line's type
  */
 export function drawing(
   marks: readonly DrawnMark[],
-  boxOf: (part: string, signed: boolean) => Box | null,
+  boxesOf: (part: string, signed: boolean) => readonly Box[],
   em: number,
 ): Drawing {
   const found: Drawing = { strokes: [], notes: [] }
   const lettered = new Set(marks.filter((m) => m.kind === 'strike' && m.pair).map((m) => m.pair))
   for (const mark of marks) {
-    const box = boxOf(mark.part, mark.signed)
-    const to = mark.to ? boxOf(mark.to, false) : null
-    if (!box || (mark.to && !to)) continue
-    found.strokes.push(...strokesOf(mark, box, to, em))
-    const note = noteOf(mark, box, em)
-    if (note) found.notes.push(note)
-    if (mark.kind === 'strike' && lettered.size > 1) found.notes.push(letterOf(mark, box, em))
+    const ends = mark.to ? boxesOf(mark.to, false) : []
+    boxesOf(mark.part, mark.signed).forEach((box, track) => {
+      const to = ends[track] ?? null
+      if (mark.to && !to) return
+      found.strokes.push(...strokesOf(mark, box, to, em))
+      const note = noteOf(mark, box, em)
+      if (note) found.notes.push(note)
+      if (mark.kind === 'strike' && lettered.size > 1) found.notes.push(letterOf(mark, box, em))
+    })
   }
   return found
 }
@@ -89,7 +91,7 @@ function strokesOf(mark: DrawnMark, box: Box, to: Box | null, em: number): Strok
     case 'box':
       return [{ path: rectangle(left, right, top, bottom, em * 0.08) }]
     case 'ring':
-      return [{ path: rectangle(left, right, top, bottom, (bottom - top) / 2) }]
+      return [{ path: rectangle(left, right, top, bottom, em * 0.75) }]
     case 'bracket':
       return [
         { path: `M${left + gap} ${top}H${left}V${bottom}H${left + gap}` },

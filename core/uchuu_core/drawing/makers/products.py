@@ -167,10 +167,12 @@ def struck_in_terms(gap: str) -> Maker:
 
 def times_lacking(step: Drawn) -> Iterator[Mark]:
     """Write at top and bottom of each fraction what it is multiplied by to have the common denominator."""
+    pair = 0
     for says in step.inner("lacking"):
         filled: dict[str, Any] = dict(says.said[0].parts)
         for group in found(step.before, filled["term"])[:1]:
-            yield from _times(step.before, group[0], filled["factor"])
+            pair += 1
+            yield from _times(step.before, group[0], filled["factor"], pair)
 
 
 def times_to_lcd(step: Drawn) -> Iterator[Mark]:
@@ -180,6 +182,7 @@ def times_to_lcd(step: Drawn) -> Iterator[Mark]:
     common = fraction_in_factors(lcd, algebra) if lcd is not None else None  # type: ignore[arg-type]
     if common is None:
         return
+    pair = 0
     for path, node in walk(step.before):
         if isinstance(node, Sum) and any(isinstance(term.body, Quotient) for term in node.terms):
             for at in terms_of(node, path):
@@ -190,7 +193,8 @@ def times_to_lcd(step: Drawn) -> Iterator[Mark]:
                     continue
                 lacks = lacking(has.top, common.top)
                 if lacks != ONE:
-                    yield from _times(step.before, at, lacks.tree(algebra))
+                    pair += 1
+                    yield from _times(step.before, at, lacks.tree(algebra), pair)
 
 
 def _divides(one: Factored, other: Factored) -> bool:
@@ -204,16 +208,16 @@ def times_by(*gaps: str) -> Maker:
         by = step.trees(*gaps)
         for path, bar in bars(step.before) if by else []:
             if not first(step.line, bar):
-                yield from _times(step.before, path, by[0])
+                yield from _times(step.before, path, by[0], 1)
                 return
 
     return drawn
 
 
-def _times(before: Any, path: Path, factor: Any) -> Iterator[Mark]:
+def _times(before: Any, path: Path, factor: Any, pair: int) -> Iterator[Mark]:
     if isinstance(part_at(before, path), Quotient):
-        yield Mark("times", (*path, 0), text=as_factor(factor), sign="·", pair=1)
-        yield Mark("times", (*path, 1), text=as_factor(factor), sign="·", pair=1)
+        yield Mark("times", (*path, 0), text=as_factor(factor), sign="·", pair=pair)
+        yield Mark("times", (*path, 1), text=as_factor(factor), sign="·", pair=pair)
     else:
         yield Mark("beneath", path, text=as_factor(factor), sign="·")
 

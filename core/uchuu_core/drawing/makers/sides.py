@@ -33,19 +33,58 @@ from uchuu_core.tree.shape import unordered
 
 
 def added(gap: str, sign: Sign) -> Maker:
-    """Write under both sides what is added or taken away: under the very term that goes, where it stands there."""
+    """Write under both sides what is added or taken away: under the very term that goes, where it stands there.
+
+    Nothing where it stands on both sides already, written out.
+    """
 
     def drawn(step: Drawn) -> Iterator[Mark]:
-        beneath: dict[Path, list[Term]] = {}
-        for tree in step.trees(gap):
-            term = build.as_term(cast("Expr", tree), sign)
-            for at, side in _sides(step.before):
-                place = _same_term(side, at, term.body) or at
-                beneath.setdefault(place, []).append(term)
-        for at, terms in beneath.items():
-            yield Mark(
-                "beneath", at, text=build.total(terms), sign="+" if terms[0].sign == "+" else ""
-            )
+        terms = [build.as_term(cast("Expr", tree), sign) for tree in step.trees(gap)]
+        for sides in _that_change(step):
+            if all(any(_stands(side, at, term) for term in terms) for at, side in sides):
+                continue
+            beneath: dict[Path, list[Term]] = {}
+            for term in terms:
+                opposite = Term("+" if term.sign == "-" else "-", term.body)
+                for at, side in sides:
+                    beneath.setdefault(_stands(side, at, opposite) or at, []).append(term)
+            for at, written in beneath.items():
+                text = build.total(written)
+                yield Mark("beneath", at, text=text, sign="+" if written[0].sign == "+" else "")
+
+    return drawn
+
+
+def _that_change(step: Drawn) -> Iterator[list[tuple[Path, Expr]]]:
+    """Yield the sides of each equation that the new line does not have any more."""
+    after = {unordered(relation) for _, relation in relations(step.line)}
+    for path, relation in relations(step.before):
+        if unordered(relation) not in after:
+            yield [((*path, 0), relation.left), ((*path, 1), relation.right)]
+
+
+def _stands(side: Expr, at: Path, term: Term) -> Path | None:
+    """Return the place of a term with its sign among those of a side; None where it is not there."""
+    for place in terms_of(side, at):
+        node = part_of(side, place[len(at) :])
+        holder = part_of(side, place[len(at) : -1]) if len(place) > len(at) else None
+        sign = holder.terms[place[-1]].sign if isinstance(holder, Sum) else "+"
+        mine = build.as_term(node, sign)
+        if mine.sign == term.sign and unordered(mine.body) == unordered(term.body):
+            return place
+    return None
+
+
+def to_each_fraction(gap: str, sign: Sign) -> Maker:
+    """Write under every fraction what is added to it or taken away."""
+
+    def drawn(step: Drawn) -> Iterator[Mark]:
+        number = step.tree(gap)
+        for at, side in _sides(step.before) if number is not None else []:
+            for place in terms_of(side, at):
+                if isinstance(part_of(side, place[len(at) :]), Quotient):
+                    text = build.total([build.as_term(cast("Expr", number), sign)])
+                    yield Mark("beneath", place, text=text, sign="+" if sign == "+" else "")
 
     return drawn
 
@@ -75,13 +114,6 @@ def _sides(line: Line) -> list[tuple[Path, Expr]]:
     ]
 
 
-def _same_term(side: Expr, at: Path, term: Expr) -> Path | None:
-    shape = unordered(term)
-    return next(
-        (p for p in terms_of(side, at) if unordered(part_of(side, p[len(at) :])) == shape), None
-    )
-
-
 _ROOTS = {"square": "√", "cube": "∛"}
 
 
@@ -95,11 +127,8 @@ def both_sides(kind: MarkKind, sign: str) -> Maker:
     """Mark both sides of an equation, of that case which changes."""
 
     def drawn(step: Drawn) -> Iterator[Mark]:
-        after = {unordered(relation) for _, relation in relations(step.line)}
-        for path, relation in relations(step.before):
-            if unordered(relation) not in after:
-                yield Mark(kind, (*path, 0), sign=sign, pair=1)
-                yield Mark(kind, (*path, 1), sign=sign, pair=1)
+        for sides in _that_change(step):
+            yield from (Mark(kind, at, sign=sign, pair=1) for at, _ in sides)
 
     return drawn
 

@@ -106,8 +106,7 @@ def _written(node: Expr) -> str:
         case Sum(terms):
             first, *rest = terms
             text = ("" if first.sign == "+" else _SIGNS[first.sign]) + _in("term", first.body)
-            others = [decorated(t, _SIGNS[t.sign] + _in("term", t.body)) for t in rest]
-            return decorated(first, text) + "".join(others)
+            return text + "".join(_SIGNS[term.sign] + _in("term", term.body) for term in rest)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             between = r"\ " if spells_word(factors) else ""

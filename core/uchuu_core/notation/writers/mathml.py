@@ -112,11 +112,10 @@ def _written(node: Expr) -> str:
             return _row(_sign(_SIGNS[sign]), _in("signed", body))
         case Sum(terms):
             first, *rest = terms
-            head = ("" if first.sign == "+" else _sign(_SIGNS[first.sign])) + _in(
-                "term", first.body
-            )
-            others = [decorated(t, _sign(_SIGNS[t.sign]) + _in("term", t.body)) for t in rest]
-            return _row(decorated(first, head), *others)
+            listed = [] if first.sign == "+" else [_sign(_SIGNS[first.sign])]
+            listed.append(_in("term", first.body))
+            listed += [_sign(_SIGNS[t.sign]) + _in("term", t.body) for t in rest]
+            return _row(*listed)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             for join, factor in zip(joins, factors[1:], strict=True):

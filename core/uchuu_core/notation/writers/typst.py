@@ -92,8 +92,7 @@ def _written(node: Expr) -> str:
         case Sum(terms):
             first, *rest = terms
             text = ("" if first.sign == "+" else f"{_SIGNS[first.sign]} ") + _in("term", first.body)
-            others = [decorated(t, f"{_SIGNS[t.sign]} {_in('term', t.body)}") for t in rest]
-            return " ".join((decorated(first, text), *others))
+            return text + "".join(f" {_SIGNS[t.sign]} {_in('term', t.body)}" for t in rest)
         case Product(factors, joins):
             text = _in("dotted first factor" if joins[0] else "first factor", factors[0])
             for join, factor in zip(joins, factors[1:], strict=True):

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** The error's own small line, wrong and right; beside it one that looks alike and comes out otherwise. */
-import type { Schemas } from '@/api/client'
+import type { components } from '@/api/schema'
 import MathText from '@/shared/math/MathText.vue'
-import Stop from '@/spine/Stop.vue'
+import Stop from './Stop.vue'
 import { words } from '@/texts/en'
 
-defineProps<{ contrast: Schemas['Contrast'] }>()
+defineProps<{ contrast: components['schemas']['Contrast'] }>()
 </script>
 
 <template>
