@@ -76,4 +76,5 @@ def _named(line: Line, path: Path) -> Line:
     if is_term(line, path):
         term = part_of(line, path[:-1]).terms[path[-1]]
         return total([term]) if term.sign == "-" else term.body
-    return part_of(line, path)
+    named: Line = part_of(line, path)
+    return named

@@ -162,7 +162,7 @@ def test_marks_change_nothing_but_the_marks(kind: str) -> None:
 
 def _hold_the_same(line: DrawnLine) -> None:
     tree = read(line["text"], None, "equal")
-    named = "".join(line["sides"][side] for side in ("left", "right"))  # type: ignore[literal-required]
+    named = "".join(line["sides"][side] for side in ("left", "right"))
     assert _unnamed(named) in latex(tree).replace("=", "") + latex(tree)
     written = ElementTree.fromstring(f"<row>{line['mathml']}</row>")
     bare = ElementTree.fromstring(mathml(tree))
