@@ -109,6 +109,9 @@ def _found(posed: Posed, start: Line, end: Line, asked: Asked, ring: Ring) -> It
             return
         here = posed.given_as(start)
         yield joined_from_here(here, end, asked)
+        if isinstance(end, Either) and here.house.plus_minus != "split":
+            at_once = replace(here.house, plus_minus="split")  # ± may be written as two at any line
+            yield joined_from_here(replace(here, house=at_once), end, asked)
 
 
 def _reordered(before: Line, line: Line, start: Line, end: Line) -> Says:

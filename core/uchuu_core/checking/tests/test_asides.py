@@ -101,3 +101,17 @@ def test_sets_of_numbers_obey_the_laws_of_sets(one: str, other: str) -> None:
     assert both.within(a)
     assert a.within(either)
     assert complement(complement(a)).same_solutions(a.normal())
+
+
+@given(st.integers(2, 9), st.integers(2, 4), st.sampled_from([-1, 0, 1, 2]))
+@examples(40)
+def test_a_number_of_the_work_may_be_written_otherwise_beside_it(a: int, n: int, off: int) -> None:
+    """``16 = 2^4`` under ``(16*7^2)/7``: beside the chain where it is true, never where it is not."""
+    given_ = f"({a**n}*11^2)/11"
+    judged = check(
+        problem_from({"task": "simplify", "given": given_, "lines": [f"{a**n} = {a}^{n} + {off}"]})
+    )["lines"][0]
+
+    assert judged["verdict"] == ("wrong" if off else "ok")
+    if not off:
+        assert judged["role"] == "side"

@@ -23,6 +23,13 @@ def _first_line(task: str, given: str, line: str) -> CheckedLine:
         ("solve", "5x = 2x + 12", "3x = 12", "subtract-on-both-sides", "Subtract 2x from both"),
         ("solve", "5x - 25 = 2x", "3x = 25", "subtract-on-both-sides", "Add 25 to both sides and"),
         ("solve", "3x = 15", "x = 5", "divide-both-sides", "Divide both sides by 3."),
+        (
+            "solve",
+            "(x+3)^2 = 16",
+            "x+3 = 4 or x+3 = -4",
+            "both-solutions",
+            "Take the square root of both",
+        ),
         ("solve", "2x + 3 = 11", "x = 4", "divide-both-sides", "Subtract 3 from both sides. Div"),
         ("solve", "3(x-4) = 15", "x-4 = 5", "divide-both-sides", "Divide both sides by 3."),
         ("solve", "x/4 = 3", "x = 12", "multiply-both-sides", "Multiply both sides by 4."),
