@@ -14,6 +14,7 @@ import time
 from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
 from contextlib import suppress
+from dataclasses import replace
 from typing import Any, NamedTuple
 
 import sympy
@@ -24,6 +25,7 @@ from uchuu_core.checking.diagnosis import errors_that_reproduce
 from uchuu_core.checking.entries import Entry, readable_lines
 from uchuu_core.checking.line import judged
 from uchuu_core.contract import Problem
+from uchuu_core.drawing.draw import draw
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.rational_functions import ring
 from uchuu_core.kernel.solving import solution_set
@@ -33,6 +35,7 @@ from uchuu_core.methods.equations.methods import _routed
 from uchuu_core.methods.factoring import route
 from uchuu_core.notation import plain, read
 from uchuu_core.notation.reading import _read
+from uchuu_core.sidework.beside import beside
 from uchuu_core.tests.support.cases import cases
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import Join, Line, Product, Relation
@@ -223,6 +226,21 @@ def _twin_or_refusal(problem: Problem) -> None:
         twin(problem)
 
 
+def _drawing(problems: list[Problem]) -> None:
+    """Measure what marks of a hand and side work cost, by the line, beside judging the same lines."""
+    written = [replace(p, lines=tuple(m["text"] for m in work(p)["lines"])) for p in problems]
+    lines = sum(len(p.lines) for p in written)
+    for p in written:  # what is remembered of a line is remembered for all three
+        draw(p)
+    times = {
+        name: sum(_timed(lambda p=p, ask=ask: ask(p)) for p in written)  # type: ignore[misc]
+        for name, ask in (("check", check), ("draw", draw), ("beside", beside))
+    }
+    for name in ("draw", "beside"):
+        each, ratio = times[name] / lines, times[name] / times["check"]
+        print(f"{name}: {each:.1f} ms a line, × {ratio:.1f} of checking the same lines")
+
+
 def _keys(problems: list[Problem]) -> list[str]:
     """Return keys of twenty items, every line of each."""
     verbs = {"domain": "Find the domain of"}
@@ -314,6 +332,7 @@ def main() -> None:
     worked = _measured("working a problem, remembered", work, problems)
     twins = _measured("a twin of a problem", _twin_or_refusal, problems)
     print(f"a twin costs {twins / worked:.0f} workings at the median")
+    _drawing(problems)
     _measured("proofing a key of 20 items with all lines", _proof_key, _keys(problems))
     print(f"thirty papers, two processes: {_papers():.1f} s")
     for package in ("uchuu_core", "sympy"):

@@ -193,3 +193,30 @@ def test_a_key_draws_marks_forks_the_boxed_answer_and_the_check() -> None:
     more, more_dashes = drawn(item(leavings=[fork], checks=[held], answer=math_of("x = 3")))
     assert more_dashes - dashes == 2  # a fork leaves its line by one bend
     assert more - bare >= 1  # its diamond
+
+
+KINDS = ("strike", "beneath", "box", "ring", "bracket", "join", "swap", "times")
+
+
+@pytest.mark.parametrize("pair", [0, 1, 2, 3, 9])
+def test_typst_knows_every_mark_at_any_depth(pair: int) -> None:
+    """A mark in a fraction, under a root, in an exponent, with a note and without: the page is written."""
+    marked = [
+        f"hand{kind}({inside}, {note}pair: #{pair})"
+        for kind in KINDS
+        for note in ("", "note: - 3, ")
+        for inside in ("x + 3", "frac(1, 2)", "sqrt(7)")
+    ]
+    nested = [f"frac({one}, sqrt({one})^({one}))" for one in marked[:6]]
+    arrows = [
+        'handleaves(3, name: #"m-0") (handreached(2 x, from: #"m-0") - handreached(5, from: #"m-0"))',
+        'handreached(x, from: #"nowhere")',
+    ]
+    lines = [
+        Written(Math("x", "x", one, left=one, right=one)) for one in (*marked, *nested, *arrows)
+    ]
+    item = SheetItem(1, "solve", "Solve", Math("x", "x", marked[0]), lines=lines)
+    sheet = Sheet("Marks", "", "", "key", "none", "a4", [item])
+
+    assert pdf([sheet]).startswith(b"%PDF-")
+    assert all(page.startswith(b"<svg") for page in pages([sheet]))
