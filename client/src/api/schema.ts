@@ -3838,18 +3838,6 @@ export interface components {
             most?: number | null;
         };
         /**
-         * Balance
-         * @description A picture of a linear equation; ``done``: what was done to both sides to come here.
-         */
-        Balance: {
-            /** Line */
-            line: number;
-            left: components["schemas"]["Side"];
-            right: components["schemas"]["Side"];
-            /** Done */
-            done: string;
-        };
-        /**
          * Curve
          * @description Branches as points, ready to plot.
          */
@@ -3948,16 +3936,6 @@ export interface components {
             k: string;
         };
         /**
-         * Side
-         * @description What lies on one side of the balance: how many unknowns, which number.
-         */
-        Side: {
-            /** Unknown */
-            unknown: string;
-            /** Number */
-            number: string;
-        };
-        /**
          * Stretch
          * @description An interval without zeros or breaks, its sign, and a point of the graph in it.
          */
@@ -4016,8 +3994,6 @@ export interface components {
             rejected: components["schemas"]["Rejected"][];
             /** Checks */
             checks: components["schemas"]["CandidateCheck"][];
-            /** Balance */
-            balance?: components["schemas"]["Balance"][];
             /** Multiplied Back */
             multiplied_back?: string[];
             features?: components["schemas"]["Features"];

@@ -103,7 +103,7 @@ const written = {
     editLabel: (n: number) => `Line ${n}`,
     insertLabel: (n: number) => `New line before line ${n}`,
     insert: 'Insert before',
-    weight: 'How hard, and on the balance',
+    weight: 'How hard it is',
     workIt: 'Work it all',
     undo: 'Undo',
     redo: 'Redo',

@@ -32,22 +32,6 @@ class Rejected(TypedDict):
     why: str
 
 
-class Side(TypedDict):
-    """What lies on one side of the balance: how many unknowns, which number."""
-
-    unknown: str
-    number: str
-
-
-class Balance(TypedDict):
-    """A picture of a linear equation; ``done``: what was done to both sides to come here."""
-
-    line: int
-    left: Side
-    right: Side
-    done: str
-
-
 class Worked(TypedDict):
     """A problem worked by a method.
 
@@ -68,7 +52,6 @@ class Worked(TypedDict):
     excluded: list[str]
     rejected: list[Rejected]
     checks: list[CandidateCheck]
-    balance: NotRequired[list[Balance]]
     multiplied_back: NotRequired[list[str]]
     features: NotRequired[Features]
     found_by: NotRequired[dict[str, int]]

@@ -22,7 +22,6 @@ from uchuu_core.notation import plain, shown
 from uchuu_core.studying.study import curves, features_record, found_by
 from uchuu_core.tree.nodes import Either, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
-from uchuu_core.working.balance import balance
 from uchuu_core.working.lines import WorkedLine as Written
 from uchuu_core.working.lines import worked_lines
 from uchuu_core.working.values import value_checks
@@ -61,9 +60,6 @@ def work(problem: Problem) -> Worked:
     if not lines and is_finished(posed, problem.task):
         record |= {"outcome": "already finished", "says": why_finished(problem.task)}
     elif problem.task == "solve":
-        record["balance"] = balance(
-            given, [(line.moment.line, line.moment.says) for line in lines], context.unknown
-        )
         _add_answers(record, end, lines, context)
     elif end == Outcome("prime"):
         before = lines[-2].moment.line if len(lines) > 1 else given
