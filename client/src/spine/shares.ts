@@ -2,7 +2,9 @@
 import { readable } from '@/shared/logic/readable'
 
 /** Neither side gets less than this share. */
-const LEAST = 0.32
+const LEAST = 0.36
+/** Sides that are shorter, in signs, fit as they are. */
+const LONG = 13
 
 /** The longest left and right side of lines as typed, in signs as they are read; null where none has two sides, or the spine divides. */
 function widest(texts: readonly string[]): [number, number] | null {
@@ -21,7 +23,7 @@ function leftShare([left, right]: [number, number]): number {
 export function roomFor(texts: readonly string[]): number {
   const sides = widest(texts)
   if (!sides) return 0
-  const share = leftShare(sides)
+  const share = Math.max(...sides) < LONG ? 0.5 : leftShare(sides)
   return Math.max(sides[0] / share, sides[1] / (1 - share))
 }
 
@@ -31,7 +33,7 @@ export function roomFor(texts: readonly string[]): number {
  */
 export function sharesOf(texts: readonly string[]): Record<string, string> {
   const sides = widest(texts)
-  if (!sides) return {}
+  if (!sides || Math.max(...sides) < LONG) return {}
   const share = leftShare(sides)
   return { '--left-share': `${2.05 * share}fr`, '--right-share': `${2.05 * (1 - share)}fr` }
 }
