@@ -248,7 +248,7 @@ def test_remarks_and_unreadable_lines_bear_no_marks_and_lose_none() -> None:
 
 
 def test_every_part_of_a_copy_is_an_object_of_its_own() -> None:
-    factor = read("1 - n")
+    factor: Any = read("1 - n")
     line = build.product((factor, factor))
     assert part_of(line, (0,)) is part_of(line, (1,))
     own = copied(line)
