@@ -6,6 +6,8 @@ test('a wish is asked for whole; how many lines only where something is said of 
     room: 'lines',
     paper: 'a4',
     forks: false,
+    marks: false,
+    beside: false,
     versions: false,
     seed: 1,
   })
