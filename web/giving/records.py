@@ -157,7 +157,7 @@ class Wish:
     marks: bool = False
     """Whether the marks of a hand are drawn on the lines of a key or of slides."""
     beside: bool = False
-    """Whether side work stands under a key."""
+    """Whether side work stands under a key, and before its line on slides."""
     paper: Literal["a4", "us-letter"] = "a4"
     seed: int = 1
     versions: bool = False

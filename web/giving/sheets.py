@@ -109,7 +109,7 @@ def _written_item(asker: Asker, item: SetItem, number: int, wish: Wish) -> Sheet
             texts, numbers, found.lines = _lines(asker, item, wish)
             if wish.marks:
                 _draw(found, asker.ask("draw", example, lines=texts)["lines"], numbers)
-            if wish.beside and wish.what == "key":
+            if wish.beside:
                 works = asker.ask("beside", example, lines=texts)["works"]
                 found.beside = [_beside(one, numbers) for one in works if one["line"] in numbers]
             if wish.what == "key":

@@ -1,5 +1,6 @@
 // Slides: each problem alone, then one step a page, the given on top and the last lines above it.
 #import "spine.typ": *
+#import "beside.typ": beside
 #let sheets = json(bytes(sys.inputs.sheets))
 #let window = 3
 
@@ -17,6 +18,11 @@
     asks
     align(center + horizon, text(44pt, fit(display(item.given))))
     for shown in range(1, item.lines.len() + 1) {
+      for work in item.beside.filter(one => one.line == shown) {
+        pagebreak()
+        asks
+        scale(190%, origin: left + top, reflow: true, beside(work, sentence))
+      }
       pagebreak()
       asks
       v(2mm)

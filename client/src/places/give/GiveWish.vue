@@ -58,7 +58,7 @@ const query = computed(() => {
       >{{ words.give.marks }}</el-checkbox
     >
     <el-checkbox
-      v-if="what === 'key'"
+      v-if="what === 'key' || what === 'slides'"
       :model-value="wish.beside"
       @update:model-value="(on: unknown) => want({ beside: !!on })"
       >{{ words.give.beside }}</el-checkbox

@@ -113,6 +113,11 @@ test('the talk track says what to say, to ask and to watch for', async () => {
   expect(rows[0]?.text()).toContain('Slips')
   expect(rows[0]?.text()).not.toContain('What now?')
   expect(rows[2]?.text()).toContain('say x=2')
+  expect(track.text()).not.toContain('Product 6')
+  const boxes = track.findAllComponents({ name: 'ElCheckbox' })
+  boxes[1]?.vm.$emit('update:modelValue', true)
+  await flushPromises()
+  expect(rows[1]?.text()).toContain('Product 6, sum 5: 2 and 3.')
 })
 
 test('an example that cannot be had says why and can be asked for again', async () => {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** The talk track, to print: for every line what to say, what to ask before it, what to watch for. */
+import { ref } from 'vue'
 import MathText from '@/shared/math/MathText.vue'
 import SentenceText from '@/shared/math/SentenceText.vue'
 import PrintedPage from '@/shared/page/PrintedPage.vue'
+import SideWork from '@/spine/beside/SideWork.vue'
 import { words } from '@/texts/en'
 import { useExample } from './useExample'
 
@@ -11,7 +13,11 @@ const props = defineProps<{
   id: string
 }>()
 
-const { example, told, drawn, refusal, load } = useExample(() => props.id)
+const { example, told, drawn, sideWorks, refusal, load } = useExample(() => props.id)
+/** What of the board is printed too. */
+const draws = ref(true)
+const works = ref(false)
+const workAt = (line: number) => sideWorks.value.filter((one) => one.line === line)
 </script>
 
 <template>
@@ -24,6 +30,8 @@ const { example, told, drawn, refusal, load } = useExample(() => props.id)
     @again="load"
   >
     <template #actions>
+      <el-checkbox v-model="draws">{{ words.give.marks }}</el-checkbox>
+      <el-checkbox v-model="works">{{ words.give.beside }}</el-checkbox>
       <router-link :to="{ name: 'show', params: { id } }">{{ words.show.open }}</router-link>
     </template>
     <p v-if="example?.note" class="u-quiet">{{ example.note }}</p>
@@ -50,10 +58,13 @@ const { example, told, drawn, refusal, load } = useExample(() => props.id)
             }}</template>
             <SentenceText v-else :text="line.say" :pieces="line.parts" />
             <span v-if="index && line.why" class="u-quiet why">{{ line.why }}</span>
-            <span v-if="drawn[index]?.says" class="u-quiet why">
+            <span v-if="draws && drawn[index]?.says" class="u-quiet why">
               {{ words.track.draw }}
               <SentenceText :text="drawn[index].says" :pieces="drawn[index].parts" />
             </span>
+            <template v-if="works">
+              <SideWork v-for="work in workAt(index)" :key="work.says" class="work" :work="work" />
+            </template>
           </td>
           <td>
             <p v-for="item in line.watch" :key="item.wrong">
@@ -73,6 +84,9 @@ const { example, told, drawn, refusal, load } = useExample(() => props.id)
 </template>
 
 <style scoped>
+.work {
+  margin: var(--space-3) 0;
+}
 table {
   border-collapse: collapse;
   width: 100%;
