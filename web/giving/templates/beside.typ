@@ -60,6 +60,6 @@
 #let beside(work, sentence) = block(breakable: false, above: 2.5mm, {
   text(9pt, fill: luma(90), { strong(str(work.line)); h(2mm); sentence(work.says) })
   v(0.5mm)
-  set text(10pt)
+  set text(10pt, top-edge: "cap-height", bottom-edge: "baseline")
   if "stretches" in work { number-line(work) } else if "left" in work { balance(work) } else { table-of(work) }
 })
