@@ -4668,13 +4668,11 @@ export interface components {
         };
         /**
          * LineStretch
-         * @description Between two marks of the number line (None: without end): what belongs, and what is said of it.
+         * @description Between two marks of the number line, or beyond the last: whether it belongs.
          */
         LineStretch: {
             /** Belongs */
             belongs: boolean;
-            /** Sign */
-            sign: string;
         };
         /**
          * NumberMark
@@ -4711,7 +4709,7 @@ export interface components {
              * Mark
              * @enum {string}
              */
-            mark: "" | "head" | "fits" | "struck" | "rule" | "rest";
+            mark: "" | "head" | "fits" | "rule" | "rest";
         };
         /**
          * SideWork

@@ -1,39 +1,21 @@
 /** What a hand would mark on an example's lines: asked for where marks are looked at. */
-import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { written, type Division } from '@/spine/tracks'
 
 import type { StopLine } from '@/spine/types'
-
-/** Milliseconds without a change before marks are asked for: judging comes first. */
-const PAUSE = 250
+import { useAnswered } from './useAnswered'
 
 /**
  * @param problem the problem with its lines
- * @param isShown whether anybody looks at marks: nothing is asked for otherwise
+ * @param isShown whether anybody looks at marks
  */
 export function useMarks(problem: Ref<Schemas['ProblemIn']>, isShown: Ref<boolean>) {
-  const text = computed(() => JSON.stringify(problem.value))
-  const asked = refDebounced(text, PAUSE)
-  const { data } = useQuery({
-    queryKey: computed(() => ['draw', asked.value]),
-    queryFn: ({ signal }) =>
-      result(
-        api.POST('/api/algebra/draw', {
-          body: JSON.parse(asked.value) as Schemas['ProblemIn'],
-          signal,
-        }),
-      ),
-    enabled: computed(() => isShown.value && !!problem.value.given.trim()),
-    staleTime: Infinity,
-    gcTime: 60_000,
-  })
-  /** The lines as they are drawn, the given first; none while they are not those that are shown. */
-  const lines = computed(() =>
-    isShown.value && asked.value === text.value ? (data.value?.lines ?? []) : [],
+  const { answer } = useAnswered('draw', problem, isShown, (body, signal) =>
+    result(api.POST('/api/algebra/draw', { body, signal })),
   )
+  /** The lines as they are drawn, the given first; none while they are not those that are shown. */
+  const lines = computed(() => answer.value?.lines ?? [])
   return { lines }
 }
 

@@ -19,8 +19,8 @@ SideKind = Literal[
     "done",
     "balance",
 ]
-CellMark = Literal["", "head", "fits", "struck", "rule", "rest"]
-"""*head*: a heading; *fits*: what was looked for; *struck*: tried in vain; *rule*: under a rule; *rest*: what is left."""
+CellMark = Literal["", "head", "fits", "rule", "rest"]
+"""*head*: a heading; *fits*: what was looked for; *rule*: under a rule; *rest*: what is left."""
 
 
 class SideCell(TypedDict):
@@ -42,10 +42,9 @@ class NumberMark(TypedDict):
 
 
 class LineStretch(TypedDict):
-    """Between two marks of the number line (None: without end): what belongs, and what is said of it."""
+    """Between two marks of the number line, or beyond the last: whether it belongs."""
 
     belongs: bool
-    sign: str
 
 
 class Pan(TypedDict):

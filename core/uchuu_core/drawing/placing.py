@@ -8,7 +8,7 @@ from uchuu_core.drawing.mark import MOST_MARKS, Drawn, Maker, Mark
 from uchuu_core.drawing.table import BY_SENTENCE, MARKED
 from uchuu_core.lawbook.law import Family
 from uchuu_core.lawbook.says import Said, Says, Sentence
-from uchuu_core.moves.catalogue import ERRORS
+from uchuu_core.moves.move import Move
 from uchuu_core.tree.nodes import Line
 
 
@@ -35,14 +35,11 @@ def marks_of(before: Line, line: Line, says: Says) -> list[Mark]:
     return found[:MOST_MARKS]
 
 
-def marks_of_error(before: Line, line: Line, error: str) -> list[Mark]:
+def marks_of_error(before: Line, line: Line, error: Move) -> list[Mark]:
     """Return what a student would have marked who made this *error*: struck what may not be struck, else what went."""
-    move = next((move for move in ERRORS if move.key == error), None)
-    if move is None:
-        return []
     drawn = Drawn(before, line, Said(Sentence("")))
-    strikes = [struck_anywhere] if Family.CANCELS in move.due else []
-    makers: list[Maker | None] = [*strikes, MARKED.get(move.distorts or ""), whatever_goes]
+    strikes = [struck_anywhere] if Family.CANCELS in error.due else []
+    makers: list[Maker | None] = [*strikes, MARKED.get(error.distorts or ""), whatever_goes]
     for maker in makers:
         marks = list(maker(drawn)) if maker else []
         if marks:

@@ -13,6 +13,8 @@ from uchuu_core.checking.steps import Step, judged_steps
 from uchuu_core.contract import Problem
 from uchuu_core.failures import Failure
 from uchuu_core.lawbook.says import Says
+from uchuu_core.moves.catalogue import error_or_none
+from uchuu_core.moves.move import Move
 from uchuu_core.tree.nodes import Feature, Line
 from uchuu_core.tree.paths import walk
 
@@ -30,7 +32,7 @@ class DrawnStep:
         above: That line.
         line: The line.
         says: What is said of a right line; None where no law is found.
-        error: The error behind a wrong line; None where none is.
+        error: The error of the catalogue behind a wrong line; None where none is.
         is_wrong: Whether the line is wrong, or loses a solution.
         context: The problem.
     """
@@ -40,7 +42,7 @@ class DrawnStep:
     above: Line
     line: Line
     says: Says | None
-    error: str | None
+    error: Move | None
     is_wrong: bool
     context: Context
 
@@ -75,11 +77,13 @@ def steps_of(problem: Problem) -> Iterator[DrawnStep]:
 
 def _explained(
     step: Step, written: Line, context: Context, earlier: list[Step | Failure]
-) -> tuple[Says | None, str | None]:
+) -> tuple[Says | None, Move | None]:
     verdict = step.judgement.verdict
-    if verdict in ("ok", "may-add", "unfinished"):
+    if step.is_back:  # it follows from a line farther up: nothing on the line above led to it
+        return None, None
+    if verdict in ("ok", "may-add"):
         return step.judgement.says or said_of(step, written, context), None
     if verdict in ("wrong", "loses"):
         named = named_error(step, context, MadeBefore(earlier, context))
-        return None, named.id if named else None
+        return None, error_or_none(named.id) if named else None
     return None, None

@@ -77,6 +77,11 @@ def error_named(key: str) -> Move:
     return _BY_KEY[key]
 
 
+def error_or_none(key: str) -> Move | None:
+    """Return the error with this id, None for one of a teacher's own or a way to stop."""
+    return _BY_KEY.get(key)
+
+
 def commonness(key: str) -> Common:
     """Return how often the error *key* is met; OFTEN for one that a teacher added."""
     return _BY_KEY[key].common if key in _BY_KEY else Common.OFTEN

@@ -40,8 +40,9 @@ def copied(line: Any) -> Any:
 
 
 def carried(part: Any, new: Any) -> Any:
-    """Return *new*, which is written in the place of *part*, with what is put round that."""
+    """Return *new*, an object of its own that is written in the place of *part*, with what is put round that."""
     rounds = _rounds.get()
-    if id(part) in rounds and isinstance(rounds, dict):
-        rounds[id(new)] = rounds[id(part)]
+    put, inner = rounds.get(id(part)), rounds.get(id(new))
+    if put is not None and isinstance(rounds, dict):
+        rounds[id(new)] = put if inner is None else lambda text: put(inner(text))
     return new

@@ -1,6 +1,7 @@
 """A line cut at its relation sign, so that a drawing can stand the signs under each other."""
 
 from collections.abc import Callable
+from copy import copy
 from functools import lru_cache
 from typing import Any
 
@@ -89,7 +90,8 @@ def _with_sign(sign: Sign) -> Callable[[Any], Any]:
     def change(part: Any) -> Any:
         match part:
             case Signed("+-", body):
-                return carried(part, body if sign == "+" else Signed("-", body))
+                new = carried(body, copy(body)) if sign == "+" else Signed("-", body)
+                return carried(part, new)
             case Sum(terms):
                 return Sum(tuple(Term(sign, t.body) if t.sign == "+-" else t for t in terms))
             case _:

@@ -5,7 +5,6 @@ from uchuu_core.contract import Problem
 from uchuu_core.drawing.mark import Drawn
 from uchuu_core.drawing.steps import DrawnStep, steps_of
 from uchuu_core.lawbook.says import Said, Sentence
-from uchuu_core.moves.catalogue import ERRORS
 from uchuu_core.sidework.piece import Maker
 from uchuu_core.sidework.table import BESIDE, OF_A_WRONG_LINE, WITHOUT_LAW
 
@@ -31,8 +30,8 @@ def _of(step: DrawnStep) -> list[SideWork]:
     if step.says is not None:
         return _made(step, [(one, _makers(one)) for one in step.says.said])
     if step.is_wrong:
-        law = next((move.distorts for move in ERRORS if move.key == step.error), None)
-        return _made(step, [(Said(Sentence("")), BESIDE.get(law or "", OF_A_WRONG_LINE))])
+        law = (step.error and step.error.distorts) or ""
+        return _made(step, [(Said(Sentence("")), BESIDE.get(law, OF_A_WRONG_LINE))])
     return []
 
 

@@ -218,7 +218,6 @@ def _of_line(line: Line, context: Context) -> Piece | None:
     stretches: tuple[LineStretch, ...] = tuple(
         {
             "belongs": found.everything or any(i.holds(Algebraic.of(x)) for i in found.intervals),
-            "sign": "",
         }
         for x in inside
     )

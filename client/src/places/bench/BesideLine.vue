@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** What stands beside the chosen line on a board: small calculations, pairs, boxes, a number line. */
-import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
-import { computed } from 'vue'
-import { api, result, type Schemas } from '@/api/client'
+import { computed, ref } from 'vue'
+import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
+import { useAnswered } from '@/example/useAnswered'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import SideWork from '@/spine/beside/SideWork.vue'
 import { words } from '@/texts/en'
@@ -22,22 +21,11 @@ defineEmits<{
   write: [lines: string[]]
 }>()
 
-const text = computed(() => JSON.stringify(problemOf(props.content)))
-const asked = refDebounced(text, 250)
-const { data, error, refetch } = useQuery({
-  queryKey: computed(() => ['beside', asked.value]),
-  queryFn: ({ signal }) => {
-    const body = JSON.parse(asked.value) as Schemas['ProblemIn']
-    return result(api.POST('/api/algebra/beside', { body, signal }))
-  },
-  staleTime: Infinity,
-  gcTime: 60_000,
-})
-const works = computed(() =>
-  asked.value === text.value
-    ? (data.value?.works ?? []).filter((one) => one.line === props.line)
-    : [],
+const problem = computed(() => problemOf(props.content))
+const { answer, error, refetch } = useAnswered('beside', problem, ref(true), (body, signal) =>
+  result(api.POST('/api/algebra/beside', { body, signal })),
 )
+const works = computed(() => (answer.value?.works ?? []).filter((one) => one.line === props.line))
 </script>
 
 <template>

@@ -5,10 +5,10 @@ import { computed, watch } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { readable } from '@/shared/logic/readable'
-import MathText from '@/shared/math/MathText.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import RuleChoice from './RuleChoice.vue'
+import WorkedSample from './WorkedSample.vue'
 import { useWorked } from './useWorked'
 
 type Convention = Schemas['ConventionOut']
@@ -69,8 +69,7 @@ const checksOf = (key: string) => (key === 'checks' ? (worked[key]?.checks ?? []
         <span>“{{ item.says[item.choices.indexOf(chosen(item))] }}”</span>
       </template>
       <template v-else-if="worked[item.key]">
-        <MathText :latex="worked[item.key]?.reads.latex ?? ''" />
-        <MathText v-for="line in worked[item.key]?.lines" :key="line.text" :latex="line.latex" />
+        <WorkedSample :worked="worked[item.key]!" />
         <span v-for="check in checksOf(item.key)" :key="check.value" class="u-quiet">
           {{ words.key.check }}: {{ readable(check.left ?? '') }} =
           {{ readable(check.right ?? '') }}

@@ -10,6 +10,7 @@ import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import AnswerForms from './AnswerForms.vue'
 import RuleChoice from './RuleChoice.vue'
+import WorkedSample from './WorkedSample.vue'
 import TaughtMethods from './TaughtMethods.vue'
 import YourAccount from './YourAccount.vue'
 import { useHouse } from './useHouse'
@@ -100,8 +101,7 @@ const SPELLINGS = [
       >
         <template v-if="worked">
           <figcaption class="u-quiet">{{ words.house.live }}</figcaption>
-          <MathText latex="3(x-2)=x+4" />
-          <MathText v-for="line in worked.lines" :key="line.text" :latex="line.latex" />
+          <WorkedSample :worked="worked" />
         </template>
       </RuleChoice>
       <RuleChoice

@@ -5,10 +5,10 @@ import { computed, watch } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { methodName } from '@/shared/logic/readable'
-import MathText from '@/shared/math/MathText.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import RuleChoice from './RuleChoice.vue'
+import WorkedSample from './WorkedSample.vue'
 import { useWorked } from './useWorked'
 
 type School = Schemas['SchoolOut']
@@ -62,8 +62,7 @@ function choicesOf(school: School) {
       @update:model-value="(method) => choose(school, method)"
     >
       <template v-if="worked[school.key]">
-        <MathText :latex="worked[school.key]?.reads.latex ?? ''" />
-        <MathText v-for="line in worked[school.key]?.lines" :key="line.text" :latex="line.latex" />
+        <WorkedSample :worked="worked[school.key]!" />
       </template>
     </RuleChoice>
   </section>

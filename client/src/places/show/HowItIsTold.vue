@@ -3,7 +3,11 @@
 import { words } from '@/texts/en'
 import { SCRIPTS, type Script } from './script'
 
-defineProps<{ script: Script }>()
+defineProps<{
+  script: Script
+  /** Whether it can be told so: a wrong story needs a fork. */
+  canTell: (how: Script) => boolean
+}>()
 defineEmits<{ tell: [how: Script] }>()
 </script>
 
@@ -14,7 +18,7 @@ defineEmits<{ tell: [how: Script] }>()
     :aria-label="words.show.scripts"
     @update:model-value="(how: unknown) => $emit('tell', how as Script)"
   >
-    <el-radio v-for="(how, index) in SCRIPTS" :key="how" :value="how">
+    <el-radio v-for="(how, index) in SCRIPTS" :key="how" :value="how" :disabled="!canTell(how)">
       {{ words.show.tells[how] }} <kbd aria-hidden="true">{{ index + 1 }}</kbd>
     </el-radio>
   </el-radio-group>

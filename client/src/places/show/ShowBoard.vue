@@ -66,7 +66,6 @@ watch(
     script.value = 'lines'
   },
 )
-watch([script, theExample.forks], () => script.value === 'wrong' && void theExample.loadStory())
 /** What is scrolled to: the last line, or the one at which a story is struck. */
 const newest = computed(() => {
   const left = struck.value ? stops.value.findIndex(({ mark: one }) => one === 'wrong') : -1
@@ -87,10 +86,14 @@ function forward(): void {
 function backward(): void {
   now.value = back(now.value)
 }
-function tell(how: Script): void {
+/** Tell it in another order, from its start; a wrong story is there before anybody sees a line of it. */
+async function tell(how: Script): Promise<void> {
+  if (how === 'wrong' && !(await theExample.loadStory())) return
   script.value = how
   now.value = START
 }
+const canTell = (how: Script) =>
+  how !== 'wrong' || theExample.forks.value.some((one) => !one.hidden)
 const own: Keys = {
   ArrowRight: forward,
   ArrowDown: forward,
@@ -110,7 +113,7 @@ const own: Keys = {
   K: () => (marks.value = !marks.value),
   T: toggleTheme,
   H: () => (helps.value = !helps.value),
-  ...Object.fromEntries(SCRIPTS.map((how, index) => [String(index + 1), () => tell(how)])),
+  ...Object.fromEntries(SCRIPTS.map((how, index) => [String(index + 1), () => void tell(how)])),
   Escape: () => emit('leave'),
 }
 const uncovered: Keys = Object.fromEntries(
@@ -159,7 +162,7 @@ useKeys({ ...uncovered, ...props.keys })
     <slot name="over" :open="open" />
     <nav class="steps no-print" :aria-label="words.show.keys">
       <slot name="before" />
-      <HowItIsTold v-if="!now.shown" :script="script" @tell="tell" />
+      <HowItIsTold v-if="!now.shown" :script="script" :can-tell="canTell" @tell="tell" />
       <el-button :disabled="!now.shown && !now.fork && !now.asking" @click="backward">
         {{ words.show.back }}
       </el-button>

@@ -70,17 +70,21 @@ export function useExample(id: () => string, works = false) {
     sideWorks.value = works.works
   }
 
-  /** Fetch the wrong story: the most tempting fork, carried on to its end. */
-  async function loadStory(): Promise<void> {
+  /** Fetch the wrong story: the most tempting fork, carried on to its end. Return whether there is one. */
+  async function loadStory(): Promise<boolean> {
     const fork = forks.value.find((one) => !one.hidden)
-    if (!fork || !body || story.value) return
+    if (!fork || !body) return false
+    if (story.value?.fork === fork) return true
     const asked = id()
     try {
       const wrong = { ...body, wrong: fork.wrong }
       const { path } = await result(api.POST('/api/algebra/fork', { body: wrong }))
-      if (id() === asked) story.value = { fork, path: path ?? [] }
+      if (id() !== asked) return false
+      story.value = { fork, path: path ?? [] }
+      return true
     } catch (reason) {
       if (!(reason instanceof Refusal)) throw reason
+      return false
     }
   }
   watch(id, load, { immediate: true })

@@ -9,6 +9,7 @@ from uchuu_core.drawing.finding import (
     factors_of,
     first,
     found,
+    part_of,
     relations,
     terms_of,
 )
@@ -38,16 +39,17 @@ def struck(gap: str) -> Maker:
     def drawn(step: Drawn) -> Iterator[Mark]:
         pair = 0
         for tree in step.trees(gap):
-            marks = list(_struck(step.before, tree, pair + 1))
+            marks = list(_struck(step, tree, pair + 1))
             pair += bool(marks)
             yield from marks
 
     return drawn
 
 
-def _struck(before: Any, factor: Any, pair: int) -> Iterator[Mark]:
-    for at, _ in _products(before):
-        above, below = at
+def _struck(step: Drawn, factor: Any, pair: int) -> Iterator[Mark]:
+    for (above, below), path in _products(step.before):
+        if first(step.line, part_of(step.before, path)):
+            continue  # it stands there still
         tops = [m for p, n in above if (m := _share(p, n, factor, pair))]
         bottoms = [m for p, n in below if (m := _share(p, n, factor, pair))]
         if tops and bottoms:
@@ -77,13 +79,11 @@ def _pieces(bar: Quotient, path: Path, number: int) -> list[Path]:
 
 
 def struck_alike(step: Drawn) -> Iterator[Mark]:
-    """Strike the factors that stand above and below one bar and are gone on the new line."""
+    """Strike the factors that stand above and below one bar."""
     for (above, below), _ in _products(step.before):
         left = list(below)
         pair = 0
         for path, node in above:
-            if first(step.line, node) and not first(step.before, step.line):
-                continue
             other = next((p for p, n in left if unordered(n) == unordered(node)), None)
             if other is not None:
                 pair += 1

@@ -18,7 +18,6 @@ from uchuu_core.tree.nodes import (
     Bracket,
     Either,
     Expr,
-    Line,
     Power,
     Product,
     Quotient,
@@ -28,7 +27,7 @@ from uchuu_core.tree.nodes import (
     Sum,
     Term,
 )
-from uchuu_core.tree.paths import Path, letters, part_at, walk
+from uchuu_core.tree.paths import Path, letters, walk
 from uchuu_core.tree.shape import unordered
 
 
@@ -55,12 +54,12 @@ def added(gap: str, sign: Sign) -> Maker:
     return drawn
 
 
-def _that_change(step: Drawn) -> Iterator[list[tuple[Path, Expr]]]:
+def _that_change(step: Drawn) -> Iterator[tuple[tuple[Path, Expr], tuple[Path, Expr]]]:
     """Yield the sides of each equation that the new line does not have any more."""
     after = {unordered(relation) for _, relation in relations(step.line)}
     for path, relation in relations(step.before):
         if unordered(relation) not in after:
-            yield [((*path, 0), relation.left), ((*path, 1), relation.right)]
+            yield ((*path, 0), relation.left), ((*path, 1), relation.right)
 
 
 def _stands(side: Expr, at: Path, term: Term) -> Path | None:
@@ -80,7 +79,7 @@ def to_each_fraction(gap: str, sign: Sign) -> Maker:
 
     def drawn(step: Drawn) -> Iterator[Mark]:
         number = step.tree(gap)
-        for at, side in _sides(step.before) if number is not None else []:
+        for at, side in _sides(step) if number is not None else []:
             for place in terms_of(side, at):
                 if isinstance(part_of(side, place[len(at) :]), Quotient):
                     text = build.total([build.as_term(cast("Expr", number), sign)])
@@ -94,7 +93,7 @@ def scaled(gap: str, sign: str, *, by_term: bool = False) -> Maker:
 
     def drawn(step: Drawn) -> Iterator[Mark]:
         by = step.tree(gap)
-        for at, side in _sides(step.before) if by is not None else []:
+        for at, side in _sides(step) if by is not None else []:
             for place in terms_of(side, at) if by_term else [at]:
                 yield Mark("beneath", place, text=as_factor(by), sign=sign)
 
@@ -106,12 +105,9 @@ def as_factor(tree: Any) -> Any:
     return Bracket(tree) if isinstance(tree, (Sum, Signed)) else tree
 
 
-def _sides(line: Line) -> list[tuple[Path, Expr]]:
-    return [
-        ((*path, number), side)
-        for path, relation in relations(line)
-        for number, side in enumerate((relation.left, relation.right))
-    ]
+def _sides(step: Drawn) -> list[tuple[Path, Expr]]:
+    """Return the sides of all equations that change."""
+    return [side for sides in _that_change(step) for side in sides]
 
 
 _ROOTS = {"square": "√", "cube": "∛"}
@@ -148,10 +144,8 @@ def boxes(step: Drawn) -> Iterator[Mark]:
 
 def cases(step: Drawn) -> Iterator[Mark]:
     """Ring each factor of a product that is zero."""
-    for path, relation in relations(step.before):
-        side, at = (relation.left, (*path, 0))
-        if numeral(relation.left) == 0:
-            side, at = relation.right, (*path, 1)
+    for left, right in _that_change(step):
+        at, side = right if numeral(left[1]) == 0 else left
         listed = factors_of(step.before, at) if isinstance(side, (Product, Signed)) else []
         places = [place for place, factor in listed if letters(factor)]
         yield from (Mark("ring", place, pair=n) for n, place in enumerate(places, start=1))
@@ -183,7 +177,7 @@ def tops(step: Drawn) -> Iterator[Mark]:
 
 
 def _both(step: Drawn, kind: type, child: int) -> Iterator[Mark]:
-    places = [(*at, child) for at, side in _sides(step.before) if isinstance(side, kind)]
+    places = [(*at, child) for at, side in _sides(step) if isinstance(side, kind)]
     if len(places) > 1:
         yield from (Mark("ring", at, pair=1) for at in places)
 
@@ -194,21 +188,22 @@ def named_coefficients(step: Drawn) -> Iterator[Mark]:
     for path, relation in relations(step.before):
         if len(named) != 3 or numeral(relation.right) != 0:
             continue
-        places = sorted(
-            terms_of(relation.left, (*path, 0)),
-            key=lambda at: -_degree(part_at(step.before, at), relation.left),
-        )
-        if len(places) == 3:
+        places = terms_of(relation.left, (*path, 0))
+        squared = [
+            p.base
+            for at in places
+            for _, p in walk(part_of(step.before, at))
+            if isinstance(p, Power)
+        ]
+        if len(places) == 3 and squared:
+            letter = letters(squared[0])
+            places.sort(key=lambda at: -_degree(part_of(step.before, at), letter))
             for at, name in zip(places, named, strict=True):
                 yield Mark("ring", at, text=name.left)
 
 
-def _degree(node: Any, side: Expr) -> int:
-    powers = [p for _, p in walk(node) if isinstance(p, Power) and letters(p.base)]
-    return (
-        2
-        if powers
-        else int(
-            bool(letters(node) and len(letters(node)) >= len(letters(side)) - 2 and not powers)
-        )
+def _degree(term: Expr, letter: frozenset[str]) -> int:
+    """Return 2 for a term with a power of *letter*, 1 for one that holds it, else 0."""
+    return sum(isinstance(p, Power) and letters(p) == letter for _, p in walk(term)) + bool(
+        letter <= letters(term)
     )
