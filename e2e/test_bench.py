@@ -201,7 +201,7 @@ def test_a_line_is_copied_for_another_program(page: Page) -> None:
     bench.pose("x/2 = sqrt(5)")
     bench.write("x = 2sqrt(5)")
     bench.stops.nth(0).click()
-    page.get_by_role("button", name="LaTeX").click()
+    page.get_by_role("button", name="LaTeX", exact=True).click()
 
     expect(page.get_by_text("Copied.")).to_be_visible()
     assert page.evaluate("navigator.clipboard.readText()") == r"x=2\sqrt{5}"

@@ -54,6 +54,7 @@ async function copy(kind: (typeof kinds)[number]): Promise<void> {
         :key="kind"
         type="button"
         class="kind"
+        :aria-label="`${words.bench.copyMarked} ${words.bench.copyKinds[kind]}`"
         @click="copyMarked(kind)"
       >
         {{ words.bench.copyKinds[kind] }}

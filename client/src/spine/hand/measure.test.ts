@@ -40,6 +40,15 @@ test('a term takes the sign before it along, but no sign that is not its own', (
   expect(boxesIn(root, 'm-1-0-2', true)[0]).toMatchObject({ x: 300, width: 10 })
 })
 
+test('what the hand has written before is no sign of the line, however often it is measured', () => {
+  const root = line(`
+    <span class="mbin" data-at="14 10 10 20">+</span>
+    <span class="m-1-0-1" data-at="28 10 10 20"><span data-at="28 10 10 20">3</span></span>
+    <span class="hand"><span class="note"><span class="mord" data-at="20 24 7 20">−</span></span></span>`)
+  expect(boxesIn(root, 'm-1-0-1', true)[0]).toMatchObject({ x: 14, width: 24 })
+  expect(boxesIn(root, 'm-1-0-1', true)[0]?.height).toBeLessThan(20)
+})
+
 test('a whole side has no name of its own: left, right, and on every track', () => {
   const side = (at: string) => `<span class="katex"><span data-at="${at}">x</span></span>`
   const whole = line(

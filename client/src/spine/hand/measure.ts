@@ -46,7 +46,9 @@ function signBefore(root: HTMLElement, named: Element): Element | null {
   const start = named.getBoundingClientRect()
   const near = start.height
   const signs = [...root.querySelectorAll('.mbin, .mord')].filter((one) => {
-    if (one.children.length || !/^[+−±-]$/.test(one.textContent ?? '')) return false
+    // what the hand has written is no sign of the line
+    if (one.closest('.hand') || one.children.length) return false
+    if (!/^[+−±-]$/.test(one.textContent ?? '')) return false
     const { right, top, bottom } = one.getBoundingClientRect()
     const gap = start.left - right
     return gap > -1 && gap < near * 0.4 && top < start.bottom && bottom > start.top
