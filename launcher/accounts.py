@@ -10,6 +10,7 @@ from contextlib import contextmanager
 from launcher import install, server
 from launcher.owner import Owner
 from launcher.postgres import Cluster
+from launcher.serving.host import Host
 from launcher.steps import fail, say
 
 
@@ -45,10 +46,16 @@ def teacher(options: argparse.Namespace) -> int:
             return 1
     if options.what in ("add", "password"):
         os.environ["UCHUU_PASSWORD"] = _typed_password()
+    words = ["teacher", options.what, options.name]
+    if options.administrator:
+        words.append("--administrator")
+    advice = "The message above says what to change. Nothing was changed."
+    if options.found is not None:
+        say(Host(options.found).manage(*words, advice=advice).strip())
+        return 0
     with database() as cluster:
         server.manage(cluster, "migrate", "--no-input")
-        advice = "The message above says what to change. Nothing was changed."
-        say(server.manage(cluster, "teacher", options.what, options.name, advice=advice).strip())
+        say(server.manage(cluster, *words, advice=advice).strip())
     return 0
 
 

@@ -9,6 +9,7 @@ from launcher.accounts import database
 from launcher.owner import Owner, is_owned
 from launcher.places import enough_room
 from launcher.postgres import Cluster
+from launcher.serving import commands as serving
 from launcher.steps import fail, say
 
 BEFORE, NEW = "uchuu_before", "uchuu_restored"
@@ -24,12 +25,10 @@ def backup(options: argparse.Namespace) -> int:
     unfinished = place.with_name(f"{place.name}.unfinished")
     try:
         unfinished.touch(mode=0o600)
-        with database() as cluster:
-            done = cluster.client(
-                "pg_dump", "--format=custom", "--no-owner", "--file", unfinished, "uchuu"
-            )
-        if done.returncode != 0:
-            fail("write the backup", done.stderr.strip()[-400:], "See the message above.")
+        if options.found is not None:
+            serving.backup(options.found, unfinished)
+        else:
+            _dump(unfinished)
         os.replace(unfinished, place)
     except OSError as wrong:
         fail("write the backup", str(wrong), "Choose a folder that can be written to.")
@@ -39,11 +38,22 @@ def backup(options: argparse.Namespace) -> int:
     return 0
 
 
+def _dump(place: Path) -> None:
+    with database() as cluster:
+        done = cluster.client("pg_dump", "--format=custom", "--no-owner", "--file", place, "uchuu")
+    if done.returncode != 0:
+        fail("write the backup", done.stderr.strip()[-400:], "See the message above.")
+
+
 def restore(options: argparse.Namespace) -> int:
     """Put the content of a backup in the place of everything that is here; what was here is kept once."""
     place = Path(options.file).resolve()
     if not place.is_file():
         fail("read the backup", f"there is no file {place}", "Name the file that backup wrote.")
+    if options.found is not None:
+        serving.restore(options.found, place)
+        say(f"Restored from {place} into {options.found['database.url']}.")
+        return 0
     if is_owned():
         fail("restore", "Uchuu is running", "./uchuu stop it first.")
     install.python_packages()

@@ -16,6 +16,7 @@ from launcher.owner import Owner, is_owned, noted
 from launcher.places import enough_room, state_folder
 from launcher.postgres import Cluster
 from launcher.running import Running
+from launcher.serving import commands as serving
 from launcher.steps import StepFailed, say
 from launcher.tray import tray
 
@@ -110,6 +111,8 @@ def _parser() -> argparse.ArgumentParser:
         ("tray", tray),
         ("backup", backup),
         ("restore", restore),
+        ("install", serving.install_all),
+        ("serve", serving.serve),
     ]
     for name, action in listed:
         command = commands.add_parser(name, help=action.__doc__, description=action.__doc__)
@@ -124,6 +127,9 @@ def _parser() -> argparse.ArgumentParser:
         if name == "teacher":
             command.add_argument("what", choices=["add", "password", "unlock", "remove"])
             command.add_argument("name", help="the name that the teacher signs in with")
+            command.add_argument(
+                "--administrator", action="store_true", help="of add: keeps accounts of a school"
+            )
         if name == "tray":
             command.add_argument("what", choices=["fill", "stack"])
             command.add_argument("file", nargs="?", default="stack.pdf", help="of stack: the PDF")
@@ -134,6 +140,13 @@ def _parser() -> argparse.ArgumentParser:
             command.add_argument("--push", action="store_true", help="of fill: hand them over")
         if name in ("backup", "restore"):
             command.add_argument("file", help="the file, for instance uchuu-november.backup")
+        if name in ("serve", "teacher", "backup", "restore"):
+            command.add_argument("--config", help="of a school's server: its configuration")
+        if name == "serve":
+            command.add_argument("--check", action="store_true", help="only tell what is missing")
+            command.add_argument(
+                "--proxy", action="store_true", help="only write the proxy's configuration"
+            )
         if name in ("test", "bench"):
             command.add_argument(
                 "only",
@@ -152,8 +165,9 @@ def _remember_bytecode() -> None:
 def main() -> int:
     """Run the command named on the command line."""
     options = _parser().parse_args()
-    _remember_bytecode()
     try:
+        options.found = serving.configuration(options) if serving.asked(options) else None
+        _remember_bytecode()
         return int(options.action(options))
     except StepFailed as failed:
         print(

@@ -72,6 +72,12 @@ def _stamped_dev(digest: str) -> bool:
     return _stamped(VENV / ".app", digest)
 
 
+def is_complete() -> bool:
+    """Return whether everything that serving needs is installed and built."""
+    lock = ROOT / "requirements" / "app.lock"
+    return _stamped(VENV / ".app", _digest([lock])) and (CLIENT / "dist" / "index.html").exists()
+
+
 def front_end(*, build: bool = True) -> None:
     """Install npm packages and build the front end where its sources changed."""
     if shutil.which("npm") is None:

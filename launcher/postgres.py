@@ -27,7 +27,7 @@ _INSTALLED = Path("/usr/lib/postgresql")
 _TRIES = 40
 
 
-def _programs(version: str = "") -> Path | None:
+def programs(version: str = "") -> Path | None:
     """Return the folder of PostgreSQL's server programs: of *version*, else the newest."""
     found = sorted(
         _INSTALLED.glob(f"{version or '*'}/bin/initdb"),
@@ -85,11 +85,11 @@ class Cluster:
         Raises:
             StepFailed: it is not on this machine, and cannot be installed.
         """
-        debian("PostgreSQL", "postgresql", _programs())
+        debian("PostgreSQL", "postgresql", programs())
         made_by = self._version()
-        folder = _programs(made_by)
+        folder = programs(made_by)
         if folder is None and made_by:
-            newest = _programs()
+            newest = programs()
             there = newest.parts[-2] if newest else "none"
             fail(
                 "open the database",

@@ -46,12 +46,12 @@ def begin(
     return process
 
 
-def end(name: str, process: subprocess.Popen[bytes] | None) -> None:
-    """Stop a process that we started, and all that it started."""
+def end(name: str, process: subprocess.Popen[bytes] | None, seconds: float = 10) -> None:
+    """Stop a process that we started, and all that it started; after *seconds* at once."""
     if process is not None and process.poll() is None:
         process.send_signal(signal.SIGTERM)
         try:
-            process.wait(10)
+            process.wait(seconds)
         except subprocess.TimeoutExpired:
             os.killpg(process.pid, signal.SIGKILL)
             process.wait(5)

@@ -1,18 +1,13 @@
 """Everything that one installation runs: started together, watched, started again, stopped together."""
 
 import time
-from collections import deque
 
 from launcher import processes, server
-from launcher.install import logs
 from launcher.owner import Owner
+from launcher.parts import Deaths
 from launcher.places import ROOT
 from launcher.postgres import Cluster
-from launcher.steps import fail, say
 from launcher.tray import Tray
-
-MOST_DEATHS, A_WHILE = 8, 30.0
-"""So many ends of one part within so many seconds are no accident."""
 
 
 class Running:
@@ -26,7 +21,7 @@ class Running:
         self._workers = [
             server.JobWorker(self.cluster, slot=slot) for slot in range(1, server.JOB_WORKERS + 1)
         ]
-        self._deaths: dict[str, deque[float]] = {}
+        self._deaths = Deaths()
 
     def begin(self, wanted_port: int | None, *words: str) -> str:
         """Start everything; return what setting up with *words* told."""
@@ -55,30 +50,18 @@ class Running:
         while True:
             time.sleep(0.5)
             if not self.cluster.listens():
-                self._told("database")
+                self._deaths.told("database")
                 self.cluster.start()
             assert self.server is not None
             if not self.server.runs:
-                self._told("server")
+                self._deaths.told("server")
                 self.server.end()
                 self.server.begin()
             if self.tray.keep():
-                self._told("tray")
+                self._deaths.told("tray")
             for slot, worker in enumerate(self._workers, start=1):
                 if worker.keep():
-                    self._told(f"worker {slot} for long work")
-
-    def _told(self, what: str) -> None:
-        say(f"  The {what} had ended and is started again.")
-        now = time.monotonic()
-        deaths = self._deaths.setdefault(what, deque(maxlen=MOST_DEATHS))
-        if len(deaths) == MOST_DEATHS and now - deaths[0] < A_WHILE:
-            fail(
-                "keep Uchuu running",
-                f"the {what} ends over and over",
-                f"Read the newest files in {logs()}; is the disk full?",
-            )
-        deaths.append(now)
+                    self._deaths.told(f"worker {slot} for long work")
 
     def end(self) -> None:
         """Stop everything, the database last."""

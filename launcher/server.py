@@ -2,17 +2,13 @@
 
 import hashlib
 import json
-import os
-import signal
 import socket
-import subprocess
-import time
 import urllib.error
 import urllib.request
 from pathlib import Path
 from typing import Any
 
-from launcher import processes
+from launcher import parts
 from launcher.install import logs
 from launcher.places import CORE, PYTHON, WEB, state_folder
 from launcher.postgres import Cluster, free_port
@@ -22,7 +18,7 @@ PREFERRED_PORT = 8600
 JOB_WORKERS = 2
 
 
-def _environment(cluster: Cluster, database: str, name: str = "command") -> dict[str, str]:
+def environment(cluster: Cluster, database: str, name: str = "command") -> dict[str, str]:
     """Return what Django needs: where the database is, the settings of the real server, where it logs."""
     return {
         **cluster.environment(database),
@@ -54,7 +50,7 @@ def manage(
     return run(
         f"run {words[0]}",
         [PYTHON, WEB / "manage.py", *words],
-        env=_environment(cluster, database),
+        env=environment(cluster, database),
         advice=advice,
     )
 
@@ -122,93 +118,35 @@ def port_to_serve(wanted: int | None) -> int:
     return port
 
 
-class Server:
+class Server(parts.Part):
     """The web server; ``wait`` before it is used."""
 
     def __init__(self, cluster: Cluster, port: int, database: str = "uchuu") -> None:
+        super().__init__(f"server-{database}", parts.gunicorn(f"127.0.0.1:{port}"))
         self.port = port
         self._cluster, self._database = cluster, database
-        self._name = f"server-{database}"
-        self._process: subprocess.Popen[bytes] | None = None
 
-    @property
-    def runs(self) -> bool:
-        """Return whether its process lives."""
-        return self._process is not None and self._process.poll() is None
-
-    def begin(self) -> None:
-        """Start it."""
-        scratch = "/dev/shm" if Path("/dev/shm").exists() else "/tmp"
-        self._process = processes.begin(
-            self._name,
-            [
-                *(PYTHON, "-m", "gunicorn", "config.wsgi", "--bind", f"127.0.0.1:{self.port}"),
-                *("--workers", "1", "--threads", "40", "--timeout", "60"),
-                *("--graceful-timeout", "5", "--worker-tmp-dir", scratch),
-                *("--control-socket", state_folder() / f"gunicorn-{self.port}.ctl"),
-            ],
-            cwd=WEB,
-            env=_environment(self._cluster, self._database, "server"),
-            output=self._output,
-        )
-
-    @property
-    def _output(self) -> Path:
-        return logs() / f"{self._name}.out"
+    def environment(self) -> dict[str, str]:
+        """Return what it is told."""
+        return environment(self._cluster, self._database, "server")
 
     def wait(self) -> None:
-        """Wait until it answers, for as long as it lives: a slow machine is waited for.
+        """Wait until it answers.
 
         Raises:
             StepFailed: it ended.
         """
-        while health(self.port) is None:
-            if not self.runs:
-                tail = self._output.read_text(errors="replace")[-800:]
-                fail("start the server", tail, f"Read {self._output}.")
-            time.sleep(0.05)
-
-    def end(self) -> None:
-        """Stop it, its workers too."""
-        processes.end(self._name, self._process)
-        self._process = None
-
-    def kill(self) -> None:
-        """End it at once, as a crash would."""
-        if self._process is not None:
-            os.killpg(self._process.pid, signal.SIGKILL)
-            self._process.wait(5)
+        parts.wait_until(lambda: health(self.port) is not None, self)
 
 
-class JobWorker:
+class JobWorker(parts.Part):
     """A process that does long work; started again when it ends by itself."""
 
     def __init__(self, cluster: Cluster, database: str = "uchuu", slot: int = 1) -> None:
+        super().__init__(f"jobs{slot}-{database}", parts.JOB_COMMAND)
         self._cluster, self._database, self._slot = cluster, database, slot
-        self._name = f"jobs{slot}-{database}"
-        self._process: subprocess.Popen[bytes] | None = None
 
-    def keep(self) -> bool:
-        """Start it where it does not run; return whether that was so."""
-        if self._process is not None and self._process.poll() is None:
-            return False
-        env = _environment(self._cluster, self._database, f"jobs{self._slot}")
-        self._process = processes.begin(
-            self._name,
-            ["nice", PYTHON, "manage.py", "work_jobs"],
-            cwd=WEB,
-            env={**env, "UCHUU_ALGEBRA_WORKERS": "2", "UCHUU_JOB_SLOT": str(self._slot)},
-            output=logs() / f"{self._name}.out",
-        )
-        return True
-
-    def end(self) -> None:
-        """End it; what it was doing is taken up at the next start."""
-        processes.end(self._name, self._process)
-        self._process = None
-
-    def kill(self) -> None:
-        """End it at once, as a crash would."""
-        if self._process is not None:
-            os.killpg(self._process.pid, signal.SIGKILL)
-            self._process.wait(5)
+    def environment(self) -> dict[str, str]:
+        """Return what it is told."""
+        told = environment(self._cluster, self._database, f"jobs{self._slot}")
+        return {**told, "UCHUU_ALGEBRA_WORKERS": "2", "UCHUU_JOB_SLOT": str(self._slot)}

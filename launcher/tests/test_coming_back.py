@@ -24,7 +24,7 @@ from launcher.owner import is_owned, noted
 from launcher.places import PYTHON, WEB
 from launcher.postgres import Cluster, free_port
 from launcher.processes import is_alive
-from launcher.server import _environment, health, is_answering
+from launcher.server import environment, health, is_answering
 
 pytestmark = pytest.mark.slow
 ROOT = Path(__file__).resolve().parents[2]
@@ -254,7 +254,7 @@ def test_data_of_a_newer_version_get_advice(here: Installation) -> None:
 
     done = subprocess.run(
         [PYTHON, WEB / "manage.py", "set_up"],
-        env={**os.environ, **_environment(cluster, "uchuu")},
+        env={**os.environ, **environment(cluster, "uchuu")},
         capture_output=True,
         text=True,
         check=False,

@@ -4,9 +4,8 @@ import time
 
 import pytest
 
-from launcher import running
-from launcher.owner import Owner
-from launcher.running import MOST_DEATHS, Running
+from launcher import parts
+from launcher.parts import MOST_DEATHS, Deaths
 from launcher.steps import StepFailed
 
 
@@ -15,13 +14,13 @@ def test_parts_that_end_in_turn_are_started_again_one_that_ends_over_and_over_is
 ) -> None:
     clock = [1000.0]
     monkeypatch.setattr(time, "monotonic", lambda: clock[0])
-    monkeypatch.setattr(running, "say", lambda _: None)
-    parts = Running(Owner())
+    monkeypatch.setattr(parts, "say", lambda _: None)
+    deaths = Deaths()
     for number in range(4 * MOST_DEATHS):  # each once in a while, all of them often
-        clock[0] += running.A_WHILE / MOST_DEATHS / 3
-        parts._told(("database", "server", "first worker", "second worker")[number % 4])
-    clock[0] += running.A_WHILE
+        clock[0] += parts.A_WHILE / MOST_DEATHS / 3
+        deaths.told(("database", "server", "first worker", "second worker")[number % 4])
+    clock[0] += parts.A_WHILE
     for _ in range(MOST_DEATHS):
-        parts._told("server")
+        deaths.told("server")
     with pytest.raises(StepFailed, match="server ends over and over"):
-        parts._told("server")
+        deaths.told("server")

@@ -7,6 +7,8 @@ from uuid import uuid4
 
 from django.http import HttpRequest, HttpResponseBase
 
+from api.figures import CALLS
+
 log = logging.getLogger("uchuu.calls")
 NUMBER = "X-Request-Id"
 
@@ -26,6 +28,17 @@ class Journal:
         response = self._get_response(request)
         response[NUMBER] = number
         name = request.resolver_match.route if request.resolver_match else "nowhere"
-        took = (time.perf_counter() - begun) * 1000
-        log.info("%s %s %s %d %.0f ms", number, request.method, name, response.status_code, took)
+        seconds = time.perf_counter() - begun
+        status, method = response.status_code, request.method or ""
+        log.info(
+            *("%s %s %s %d %.0f ms", number, method, name, status, seconds * 1000),
+            extra={
+                "number": number,
+                "method": method,
+                "route": name,
+                "status": status,
+                "seconds": round(seconds, 4),
+            },
+        )
+        CALLS.labels(method, name, f"{status // 100}xx").observe(seconds)
         return response

@@ -21,7 +21,12 @@ from papers.endpoints import going_out, sittings, works
 from proofs.api import router as proofs
 from scans.api import router as scans
 from sets.api import router as sets
-from teachers.api import router as session
+from sharing.api import handing
+from sharing.api import router as sharing
+from teachers.endpoints.account import router as account
+from teachers.endpoints.links import router as links
+from teachers.endpoints.people import router as people
+from teachers.endpoints.session import router as session
 
 from config.health import router as health
 
@@ -29,6 +34,11 @@ api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
 failures.install(api)
 api.add_router("/health", health, tags=["health"])
 api.add_router("/session", session, tags=["session"])
+api.add_router("/session", links, tags=["session"])
+api.add_router("/account", account, tags=["account"])
+api.add_router("/people", people, tags=["people"])
+api.add_router("/handed", handing, tags=["department"])
+api.add_router("/shared", sharing, tags=["department"])
 api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/algebra", algebra, tags=["algebra"])
 api.add_router("/errors", errors, tags=["errors"])

@@ -6,6 +6,7 @@ from django.http import Http404, HttpRequest, HttpResponse
 from django.urls import path, re_path
 from django.views.decorators.csrf import ensure_csrf_cookie
 from django.views.decorators.http import require_GET
+from teachers import provider
 
 from config.api import api
 
@@ -30,5 +31,7 @@ def nothing_here(_request: HttpRequest, **_rest: str) -> HttpResponse:
 urlpatterns = [
     path("api/", api.urls),
     re_path(r"^api/", nothing_here),
+    path("provider/begin", provider.begin),
+    path("provider/back", provider.back),
     re_path(r"^(?!api/|assets/).*$", page),
 ]

@@ -7,11 +7,11 @@ from algebra.turns import Gone
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
 from api.leaving import caller_has_left
+from api.pages import page_of
 from django.db.models import QuerySet
 from django.http import HttpRequest, HttpResponse
 from filing.actions import file_under
 from filing.api import FiledOut, FilingIn
-from filing.pages import page_of
 from filing.queries import tags_of
 from ninja import Body, Query, Router, Status
 

@@ -1,18 +1,25 @@
 """Endpoints that keep everything of a teacher as one file, and bring it back."""
 
 import json
+from datetime import datetime
 
 from api.auth import teacher_of
 from api.entrance import says_unstorable, unstorable
 from api.failures import FailureRecord
 from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
 from exchange.reading import refuse
 from jobs.api import JobOut
 from jobs.models import Job
 from jobs.running import begin
-from ninja import File, Router, Status, UploadedFile
+from ninja import File, Router, Schema, Status, UploadedFile
+from teachers.audit import note
+from teachers.endpoints.account import Said, held
+from teachers.models import Person
+from teachers.people import person_of
 
 from keeping.everything import everything_of
+from keeping.leaving import leave, stay
 
 router = Router()
 MOST_BYTES = 30_000_000
@@ -21,7 +28,12 @@ MOST_BYTES = 30_000_000
 @router.get("/everything.json")
 def everything(request: HttpRequest) -> HttpResponse:
     """Return all that the teacher owns as one file."""
-    text = json.dumps(everything_of(teacher_of(request)), ensure_ascii=False, indent=1)
+    teacher = teacher_of(request)
+    text = json.dumps(everything_of(teacher), ensure_ascii=False, indent=1)
+    person = person_of(teacher)
+    person.exported = timezone.now()
+    person.save(update_fields=["exported"])
+    note(teacher, "Everything was kept as a file, with the papers of all classes.", request)
     headers = {"Content-Disposition": 'attachment; filename="uchuu-everything.json"'}
     return HttpResponse(text, content_type="application/json", headers=headers)
 
@@ -41,3 +53,23 @@ def bring_back(request: HttpRequest, file: File[UploadedFile]) -> Status[Job]:
         raise refuse(says_unstorable(character))
     job = begin(teacher=teacher_of(request), kind="restore", params={"document": document})
     return Status(201, job)
+
+
+class LeavingOut(Schema):
+    """When the account will be deleted; None: it stays."""
+
+    leaves: datetime | None
+
+
+@router.post("/leave", response={200: LeavingOut, 401: FailureRecord, 422: FailureRecord})
+def begin_leaving(request: HttpRequest, body: Said) -> Person:
+    """Have one's account deleted, with everything in it, after a delay; everything was kept as a file before."""
+    teacher = teacher_of(request)
+    held(teacher, body.password)
+    return leave(teacher, request)
+
+
+@router.delete("/leave", response={200: LeavingOut, 401: FailureRecord})
+def end_leaving(request: HttpRequest) -> Person:
+    """Stay."""
+    return stay(teacher_of(request), request)

@@ -6,10 +6,10 @@ from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord, Refused
+from api.pages import page_of
 from django.http import HttpRequest, HttpResponse
 from exchange.api import BroughtOut, content_of
 from exchange.reading import text_of
-from filing.pages import page_of
 from jobs.api import JobOut
 from ninja import Field, File, Router, Schema, Status, UploadedFile
 from uchuu_core.answers.proofed import ProofItem

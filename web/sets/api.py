@@ -5,12 +5,12 @@ from uuid import UUID
 
 from api.auth import teacher_of
 from api.failures import FailureRecord
+from api.pages import page_of
 from asking.asker import Asker
 from django.http import HttpRequest
 from examples.queries import some_of
 from filing.actions import file_under
 from filing.api import FiledOut, FilingIn
-from filing.pages import page_of
 from filing.queries import tags_of
 from jobs.api import JobOut
 from jobs.models import Job

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/health/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Figures
+         * @description Return figures in Prometheus' text format: with the token, or to this machine itself.
+         */
+        get: operations["config_health_figures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -55,18 +75,38 @@ export interface paths {
          * Current
          * @description Return who is signed in, and set the CSRF cookie.
          */
-        get: operations["teachers_api_current"];
+        get: operations["teachers_endpoints_session_current"];
         put?: never;
         /**
          * Sign In
-         * @description Sign in.
+         * @description Sign in; who has a second factor is asked for it next (``second-factor``).
          */
-        post: operations["teachers_api_sign_in"];
+        post: operations["teachers_endpoints_session_sign_in"];
         /**
          * Sign Out
          * @description Sign out.
          */
-        delete: operations["teachers_api_sign_out"];
+        delete: operations["teachers_endpoints_session_sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Second
+         * @description Give the second factor, after name and password.
+         */
+        post: operations["teachers_endpoints_session_second"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -85,7 +125,7 @@ export interface paths {
          * Begin Own
          * @description Make an account of one's own, and sign in with it.
          */
-        post: operations["teachers_api_begin_own"];
+        post: operations["teachers_endpoints_session_begin_own"];
         delete?: never;
         options?: never;
         head?: never;
@@ -104,7 +144,7 @@ export interface paths {
          * New Password
          * @description Change one's password; all other sessions end.
          */
-        put: operations["teachers_api_new_password"];
+        put: operations["teachers_endpoints_session_new_password"];
         post?: never;
         delete?: never;
         options?: never;
@@ -123,7 +163,7 @@ export interface paths {
          * Places
          * @description Return where one is signed in.
          */
-        get: operations["teachers_api_places"];
+        get: operations["teachers_endpoints_session_places"];
         put?: never;
         post?: never;
         delete?: never;
@@ -146,7 +186,7 @@ export interface paths {
          * Leave Others
          * @description Sign out everywhere but here.
          */
-        delete: operations["teachers_api_leave_others"];
+        delete: operations["teachers_endpoints_session_leave_others"];
         options?: never;
         head?: never;
         patch?: never;
@@ -166,7 +206,547 @@ export interface paths {
          * Leave One
          * @description Sign out at one of the places where one is signed in.
          */
-        delete: operations["teachers_api_leave_one"];
+        delete: operations["teachers_endpoints_session_leave_one"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask For Reset
+         * @description Have a link for a new password sent; the answer is the same whether there is such an account or not.
+         */
+        post: operations["teachers_endpoints_links_ask_for_reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/reset/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whose Reset
+         * @description Return whose new password the link is for.
+         */
+        get: operations["teachers_endpoints_links_whose_reset"];
+        put?: never;
+        /**
+         * Reset Password
+         * @description Set the new password; all sessions end, and the link is good for nothing any more.
+         */
+        post: operations["teachers_endpoints_links_reset_password"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/invited/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Invited
+         * @description Return what an invitation is for.
+         */
+        get: operations["teachers_endpoints_links_invited"];
+        put?: never;
+        /**
+         * Accept Invitation
+         * @description Make the account, and sign in with it.
+         */
+        post: operations["teachers_endpoints_links_accept_invitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Mine
+         * @description Return one's account.
+         */
+        get: operations["teachers_endpoints_account_mine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Mail
+         * @description Set the address that links for a new password go to.
+         */
+        put: operations["teachers_endpoints_account_change_mail"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Second
+         * @description Return a new secret for the authenticator; nothing is asked for until it is confirmed.
+         */
+        post: operations["teachers_endpoints_account_begin_second"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm Second
+         * @description Show that the authenticator knows the secret; from now on it is asked for.
+         */
+        post: operations["teachers_endpoints_account_confirm_second"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor/codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Other Codes
+         * @description Make other recovery codes; older ones are good for nothing any more.
+         */
+        post: operations["teachers_endpoints_account_other_codes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor/drop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drop Second
+         * @description Ask for no second factor any more.
+         */
+        post: operations["teachers_endpoints_account_drop_second"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/provider": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Disconnect
+         * @description Let the school's sign-in no longer open this account.
+         */
+        delete: operations["teachers_endpoints_account_disconnect"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Log
+         * @description Return what was done to the account, the latest first.
+         */
+        get: operations["teachers_endpoints_account_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return accounts, by name; *search*: whose name or address has this in it.
+         */
+        get: operations["teachers_endpoints_people_listed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/departments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Departments
+         * @description Return all departments.
+         */
+        get: operations["teachers_endpoints_people_departments"];
+        put?: never;
+        /**
+         * Make Department
+         * @description Make a department.
+         */
+        post: operations["teachers_endpoints_people_make_department"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/departments/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Department
+         * @description Dissolve a department; its people stay, what they shared in it is shared no more.
+         */
+        delete: operations["teachers_endpoints_people_remove_department"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Invitation
+         * @description Invite somebody; the link is shown now and never again.
+         */
+        post: operations["teachers_endpoints_people_make_invitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put
+         * @description Say which department somebody is of, and whether they keep accounts.
+         */
+        put: operations["teachers_endpoints_people_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{identity}/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lock One
+         * @description Lock an account, and end its sessions.
+         */
+        post: operations["teachers_endpoints_people_lock_one"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{identity}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Release One
+         * @description Release an account, also after wrong passwords.
+         */
+        post: operations["teachers_endpoints_people_release_one"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{identity}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forget Second
+         * @description Take the second factor from somebody who lost it.
+         */
+        post: operations["teachers_endpoints_people_forget_second"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{identity}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reset Link
+         * @description Make a link for a new password, to hand to its owner.
+         */
+        post: operations["teachers_endpoints_people_reset_link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Offer
+         * @description Offer a class with its papers and log to a colleague; its title is said again.
+         */
+        post: operations["sharing_api_offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handed/{identity}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Accept
+         * @description Take a class that a colleague offers.
+         */
+        post: operations["sharing_api_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handed/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Decline
+         * @description Take an offer back, or leave it.
+         */
+        delete: operations["sharing_api_decline"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Department
+         * @description Return what the department shares, and the classes that are offered to or by whoever asks.
+         */
+        get: operations["sharing_api_department"];
+        put?: never;
+        /**
+         * Begin Sharing
+         * @description Share something of one's own with the department.
+         */
+        post: operations["sharing_api_begin_sharing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Content
+         * @description Return what is shared, to be read.
+         */
+        get: operations["sharing_api_content"];
+        put?: never;
+        post?: never;
+        /**
+         * End Sharing
+         * @description Share it no more; what colleagues copied is theirs.
+         */
+        delete: operations["sharing_api_end_sharing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{identity}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Copy
+         * @description Copy it into one's own: a job, or at once (204) for house rules.
+         */
+        post: operations["sharing_api_take_copy"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1371,6 +1951,30 @@ export interface paths {
          */
         post: operations["keeping_api_bring_back"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keep/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Leaving
+         * @description Have one's account deleted, with everything in it, after a delay; everything was kept as a file before.
+         */
+        post: operations["keeping_api_begin_leaving"];
+        /**
+         * End Leaving
+         * @description Stay.
+         */
+        delete: operations["keeping_api_end_leaving"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2841,6 +3445,9 @@ export interface components {
         /**
          * Readiness
          * @description What of the server's work can be done now.
+         *
+         *     ``migrations``: the database is as this version needs it; ``jobs``: some worker does long work (typing does
+         *     without); ``draining``: this host stops soon.
          */
         Readiness: {
             /** Installation */
@@ -2851,23 +3458,59 @@ export interface components {
             ready: boolean;
             /** Database */
             database: boolean;
+            /** Migrations */
+            migrations: boolean;
             /** Algebra */
             algebra: boolean;
+            /** Jobs */
+            jobs: boolean;
+            /** Draining */
+            draining: boolean;
         };
         /**
          * Current
          * @description Who is signed in; ``username`` is empty when nobody is.
          *
          *     ``demonstration``: the made-up teachers can sign in here. ``may_begin``: whoever sits here may make an
-         *     account of their own.
+         *     account of their own. ``provider``: what the button of the school's own sign-in says, empty without one;
+         *     ``mails``: links for a new password can be sent; ``department``: of whoever is signed in;
+         *     ``administrator``: they keep the school's accounts; ``leaves``: when their account will be deleted.
          */
         Current: {
             /** Username */
             username: string;
-            /** Demonstration */
+            /**
+             * Demonstration
+             * @default false
+             */
             demonstration: boolean;
-            /** May Begin */
+            /**
+             * May Begin
+             * @default false
+             */
             may_begin: boolean;
+            /**
+             * Provider
+             * @default
+             */
+            provider: string;
+            /**
+             * Mails
+             * @default false
+             */
+            mails: boolean;
+            /**
+             * Department
+             * @default
+             */
+            department: string;
+            /**
+             * Administrator
+             * @default false
+             */
+            administrator: boolean;
+            /** Leaves */
+            leaves?: string | null;
         };
         /**
          * FailureRecord
@@ -2895,6 +3538,14 @@ export interface components {
              * @default false
              */
             shared: boolean;
+        };
+        /**
+         * SecondFactor
+         * @description The number that an authenticator shows, or a recovery code.
+         */
+        SecondFactor: {
+            /** Number */
+            number: string;
         };
         /**
          * NewAccount
@@ -2932,6 +3583,447 @@ export interface components {
             since: string;
             /** Here */
             here: boolean;
+        };
+        /**
+         * Whose
+         * @description A name or a mail address.
+         */
+        Whose: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * Chosen
+         * @description A new password.
+         */
+        Chosen: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * InvitedOut
+         * @description An invitation that can be used: from whom, into which department.
+         */
+        InvitedOut: {
+            /** By */
+            by: string;
+            /** Department */
+            department: string;
+            /** Mail */
+            mail: string;
+            /** Administrator */
+            administrator: boolean;
+        };
+        /**
+         * Accepting
+         * @description What somebody who was invited chooses.
+         */
+        Accepting: {
+            /** Username */
+            username: string;
+            /** Password */
+            password: string;
+            /**
+             * Mail
+             * @default
+             */
+            mail: string;
+        };
+        /**
+         * AccountOut
+         * @description One's account; ``connected``: to the school's sign-in; ``password``: whether there is one.
+         */
+        AccountOut: {
+            /** Username */
+            username: string;
+            /** Mail */
+            mail: string;
+            /** Department */
+            department: string;
+            /** Administrator */
+            administrator: boolean;
+            /** Second Factor */
+            second_factor: boolean;
+            /** Codes Left */
+            codes_left: number;
+            /** Connected */
+            connected: boolean;
+            /** Password */
+            password: boolean;
+            /** Exported */
+            exported: string | null;
+            /** Leaves */
+            leaves: string | null;
+        };
+        /**
+         * MailIn
+         * @description A mail address and, so that nobody else changes it, the password.
+         */
+        MailIn: {
+            /** Mail */
+            mail: string;
+            /** Password */
+            password: string;
+        };
+        /**
+         * SecretOut
+         * @description What the authenticator is told: to be typed, and as a QR code (SVG).
+         */
+        SecretOut: {
+            /** Secret */
+            secret: string;
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * Said
+         * @description The password, said again.
+         */
+        Said: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * CodesOut
+         * @description Recovery codes, shown once.
+         */
+        CodesOut: {
+            /** Codes */
+            codes: string[];
+        };
+        /**
+         * NumberIn
+         * @description What the authenticator shows.
+         */
+        NumberIn: {
+            /** Number */
+            number: string;
+        };
+        /**
+         * EntriesOut
+         * @description A page of the log; ``next``: the cursor of the next page.
+         */
+        EntriesOut: {
+            /** Results */
+            results: components["schemas"]["EntryOut"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
+         * EntryOut
+         * @description One entry of the log.
+         */
+        EntryOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Says */
+            says: string;
+            /** By */
+            by: string;
+            /** Address */
+            address: string | null;
+        };
+        /**
+         * AccountRow
+         * @description An account as administrators see it: who, not what.
+         */
+        AccountRow: {
+            /** Id */
+            id: number;
+            /** Username */
+            username: string;
+            /** Mail */
+            mail: string;
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+            /** Locked */
+            locked: boolean;
+            /** Leaves */
+            leaves: string | null;
+            /** Last Here */
+            last_here: string | null;
+        };
+        /**
+         * AccountRows
+         * @description A page of accounts; ``next``: the cursor of the next page.
+         */
+        AccountRows: {
+            /** Results */
+            results: components["schemas"]["AccountRow"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
+         * DepartmentOut
+         * @description A department.
+         */
+        DepartmentOut: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DepartmentIn
+         * @description A department as it is named.
+         */
+        DepartmentIn: {
+            /** Title */
+            title: string;
+        };
+        /**
+         * LinkOut
+         * @description A link to hand on; ``sent``: it went by mail already.
+         */
+        LinkOut: {
+            /** Link */
+            link: string;
+            /** Sent */
+            sent: boolean;
+        };
+        /**
+         * InvitationIn
+         * @description Who is invited; ``mail`` may stay empty: the link is shown in any case.
+         */
+        InvitationIn: {
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+            /**
+             * Mail
+             * @default
+             */
+            mail: string;
+        };
+        /**
+         * Placing
+         * @description Which department somebody is of, and whether they keep accounts.
+         */
+        Placing: {
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+        };
+        /**
+         * HandedOut
+         * @description A class that is offered; ``own``: by whoever asks.
+         */
+        HandedOut: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /** Year */
+            year: string;
+            /** Owner */
+            owner: string;
+            /** To */
+            to: string;
+            /** Own */
+            own: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+        };
+        /**
+         * HandIn
+         * @description A class that is handed over: to whom, and its title, said again.
+         */
+        HandIn: {
+            /**
+             * School Class
+             * Format: uuid
+             */
+            school_class: string;
+            /** To */
+            to: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DepartmentPage
+         * @description The department of whoever asks: empty title without one.
+         */
+        DepartmentPage: {
+            /** Title */
+            title: string;
+            /** Colleagues */
+            colleagues: string[];
+            /** Shared */
+            shared: components["schemas"]["SharedOut"][];
+            /** Handed */
+            handed: components["schemas"]["HandedOut"][];
+        };
+        /**
+         * SharedOut
+         * @description Something shared; ``copied``: the reader has a copy; ``changed``: it was changed since they copied it.
+         */
+        SharedOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Owner */
+            owner: string;
+            /** Own */
+            own: boolean;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Count */
+            count: number;
+            /** Copied */
+            copied: boolean;
+            /** Changed */
+            changed: boolean;
+        };
+        /**
+         * SharedIn
+         * @description What is to be shared: of which kind, and its key (empty for house rules).
+         */
+        SharedIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /**
+             * Key
+             * @default
+             */
+            key: string;
+        };
+        /**
+         * SharedContent
+         * @description All that a colleague reads of it; ``rules``: of house rules, by name.
+         */
+        SharedContent: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Owner */
+            owner: string;
+            /** Own */
+            own: boolean;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Count */
+            count: number;
+            /** Copied */
+            copied: boolean;
+            /** Changed */
+            changed: boolean;
+            /** Sets */
+            sets: components["schemas"]["SharedSet"][];
+            /** Errors */
+            errors: components["schemas"]["SharedError"][];
+            /** Rules */
+            rules: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * SharedError
+         * @description An own error of a colleague.
+         */
+        SharedError: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** When */
+            when: string[];
+            /** Says */
+            says: string;
+        };
+        /**
+         * SharedProblem
+         * @description A problem of what is shared, with its lines as written.
+         */
+        SharedProblem: {
+            /** Title */
+            title: string;
+            /** Task */
+            task: string;
+            /** Given */
+            given: string;
+            /** Lines */
+            lines: string[];
+        };
+        /**
+         * SharedSet
+         * @description A set of what is shared.
+         */
+        SharedSet: {
+            /** Title */
+            title: string;
+            /** Instruction */
+            instruction: string;
+            /** Problems */
+            problems: components["schemas"]["SharedProblem"][];
+        };
+        /**
+         * JobOut
+         * @description How far a job is; ``outcome`` names what it made once it is done.
+         */
+        JobOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "partly" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number | null;
+            /** Message */
+            message: string;
+            /** Outcome */
+            outcome?: unknown;
         };
         /**
          * WantedIn
@@ -5496,32 +6588,6 @@ export interface components {
             seed: number;
         };
         /**
-         * JobOut
-         * @description How far a job is; ``outcome`` names what it made once it is done.
-         */
-        JobOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Kind */
-            kind: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "waiting" | "running" | "done" | "partly" | "failed" | "cancelled";
-            /** Done */
-            done: number;
-            /** Total */
-            total: number | null;
-            /** Message */
-            message: string;
-            /** Outcome */
-            outcome?: unknown;
-        };
-        /**
          * VersionsIn
          * @description Parallel versions of a whole set.
          */
@@ -5593,6 +6659,14 @@ export interface components {
             text: string;
             /** Refused */
             refused: string[];
+        };
+        /**
+         * LeavingOut
+         * @description When the account will be deleted; None: it stays.
+         */
+        LeavingOut: {
+            /** Leaves */
+            leaves: string | null;
         };
         /**
          * BroughtOut
@@ -7593,7 +8667,25 @@ export interface operations {
             };
         };
     };
-    teachers_api_current: {
+    config_health_figures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    teachers_endpoints_session_current: {
         parameters: {
             query?: never;
             header?: never;
@@ -7613,7 +8705,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_sign_in: {
+    teachers_endpoints_session_sign_in: {
         parameters: {
             query?: never;
             header?: never;
@@ -7655,7 +8747,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_sign_out: {
+    teachers_endpoints_session_sign_out: {
         parameters: {
             query?: never;
             header?: never;
@@ -7682,7 +8774,49 @@ export interface operations {
             };
         };
     };
-    teachers_api_begin_own: {
+    teachers_endpoints_session_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactor"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Current"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_session_begin_own: {
         parameters: {
             query?: never;
             header?: never;
@@ -7724,7 +8858,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_new_password: {
+    teachers_endpoints_session_new_password: {
         parameters: {
             query?: never;
             header?: never;
@@ -7773,7 +8907,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_places: {
+    teachers_endpoints_session_places: {
         parameters: {
             query?: never;
             header?: never;
@@ -7802,7 +8936,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_leave_others: {
+    teachers_endpoints_session_leave_others: {
         parameters: {
             query?: never;
             header?: never;
@@ -7829,7 +8963,7 @@ export interface operations {
             };
         };
     };
-    teachers_api_leave_one: {
+    teachers_endpoints_session_leave_one: {
         parameters: {
             query?: never;
             header?: never;
@@ -7858,6 +8992,1449 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_links_ask_for_reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Whose"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_links_whose_reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Whose"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_links_reset_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_links_invited: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedOut"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_links_accept_invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Accepting"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Current"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_change_mail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MailIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_begin_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecretOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_confirm_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumberIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_other_codes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumberIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_drop_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_disconnect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_log: {
+        parameters: {
+            query?: {
+                cursor?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntriesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_listed: {
+        parameters: {
+            query?: {
+                search?: string;
+                cursor?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountRows"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_departments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepartmentOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_make_department: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DepartmentIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepartmentOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_remove_department: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_make_invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvitationIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Placing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountRow"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_lock_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountRow"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_release_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountRow"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_forget_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_people_reset_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_decline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_department: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepartmentPage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_begin_sharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharedIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_content: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedContent"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_end_sharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    sharing_api_take_copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11138,6 +13715,77 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    keeping_api_begin_leaving: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeavingOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    keeping_api_end_leaving: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeavingOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };

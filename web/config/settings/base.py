@@ -25,7 +25,7 @@ def _secret() -> str:
     return kept
 
 
-SECRET_KEY = _secret()
+SECRET_KEY = os.environ.get("UCHUU_SECRET_SERVER") or _secret()
 DEBUG = False
 ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]"]
 ROOT_URLCONF = "config.urls"
@@ -37,6 +37,9 @@ INSTALLED_APPS = [
     "django.contrib.postgres",
     "axes",
     "csp",
+    "django_otp",
+    "django_otp.plugins.otp_totp",
+    "django_otp.plugins.otp_static",
     "procrastinate.contrib.django",
     "teachers",
     "jobs",
@@ -53,12 +56,14 @@ INSTALLED_APPS = [
     "deliveries.apps.DeliveriesConfig",
     "scans.apps.ScansConfig",
     "log",
+    "sharing",
     "keeping.apps.KeepingConfig",
     "config",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
+    "api.proxies.BehindProxies",
     "api.journal.Journal",
     "api.entrance.Entrance",
     "django.contrib.sessions.middleware.SessionMiddleware",
@@ -100,8 +105,12 @@ AXES_FAILURE_LIMIT = 5
 AXES_COOLOFF_TIME = 0.25
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_VERBOSE = False
-AXES_LOCKOUT_CALLABLE = "teachers.api.locked_out"
+AXES_LOCKOUT_CALLABLE = "teachers.endpoints.session.locked_out"
 AXES_RESET_ON_SUCCESS = True
+AXES_CLIENT_IP_CALLABLE = "teachers.guard.where"
+OTP_TOTP_ISSUER = "Uchuu"
+PASSWORD_RESET_TIMEOUT = 60 * 60
+"""Seconds that a link for a new password is good for."""
 
 USE_TZ = True
 TIME_ZONE = "UTC"
@@ -114,6 +123,20 @@ KEPT_SECONDS = 5
 SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"
 TRAY_URL = os.environ.get("UCHUU_TRAY", "")
 """Where the tray answers; empty where none runs."""
+SITE = "http://127.0.0.1:8600"
+"""The address that links begin with."""
+SENDS_MAIL = False
+PROXIES: list[str] = []
+"""Addresses whose word is believed of where a call comes from."""
+PROVIDER: dict[str, str] = {}
+"""The school's own sign-in (OpenID Connect): issuer, client, secret, label; empty where there is none."""
+DELETED_AFTER_DAYS = 14
+AUDIT_KEPT_DAYS = 730
+METRICS_TOKEN = ""
+HOSTS: list[str] = []
+CERTIFICATE = ""
+CERTIFICATE_KEY = ""
+"""Of the proxy, where one is there: looked at before serving."""
 AT_HOME = True
 """An installation of one teacher: whoever sits at it may make the first account on its first page."""
 SESSION_COOKIE_HTTPONLY = True
@@ -172,7 +195,7 @@ LOGGING = {
         "django.request": {"level": "ERROR"},  # what was refused has its line already
     },
 }
-VERSION = "0.17"
+VERSION = "0.18"
 INSTALLATION = os.environ.get("UCHUU_INSTALLATION", "")
 """Which installation answers: whoever started it asks for it by this mark."""
 

@@ -21,7 +21,8 @@ def test_it_lives_and_is_ready_whoever_asks(anybody: ApiClient, settings: Any) -
 
     assert (live.status_code, live.json()["installation"]) == (200, "here")
     assert ready.status_code == 200
-    assert ready.json() == {**live.json(), "ready": True, "database": True, "algebra": True}
+    told = {"database": True, "migrations": True, "algebra": True, "draining": False}
+    assert ready.json() == {**live.json(), "ready": True, "jobs": False, **told}
 
 
 @pytest.mark.parametrize("away", ["database", "algebra"])

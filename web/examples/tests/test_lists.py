@@ -4,12 +4,12 @@ from typing import Any
 
 import pytest
 from algebra.pool import TookTooLong
+from api import pages
 from api.testing import ApiClient
 from asking.asker import Asker
 from django.contrib.auth.models import User
 from django.db import connection
 from errors.models import OwnError
-from filing import pages
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 from uchuu_core.failures import Failure

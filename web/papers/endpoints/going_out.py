@@ -3,13 +3,16 @@
 from typing import Any, Literal
 from uuid import UUID
 
+from api.auth import teacher_of
 from classes.api import class_of
 from django.http import HttpRequest, HttpResponse
 from giving.files import CSV, WORKBOOK, document_reply, file_reply
 from giving.writers.tables import csv_of
 from ninja import Router
+from teachers.audit import note
 
 from papers.endpoints.common import REFUSALS, sitting_for
+from papers.models import Sitting
 from papers.paper import redo_pdf, slips_pdf
 from papers.queries import table_of
 from papers.records import class_record, sitting_record
@@ -31,7 +34,7 @@ def slips_paper(
     request: HttpRequest, identity: UUID, paper: Literal["a4", "us-letter"] = "a4"
 ) -> HttpResponse:
     """Return the slips as a PDF document, six to a page."""
-    sitting = sitting_for(request, identity)
+    sitting = _taken_out(request, identity, "the slips")
     return file_reply(slips_pdf(sitting, paper), "application/pdf", f"{sitting.title} slips", "pdf")
 
 
@@ -40,7 +43,7 @@ def redo(
     request: HttpRequest, identity: UUID, paper: Literal["a4", "us-letter"] = "a4"
 ) -> HttpResponse:
     """Return for each student the items that left the line, as twins, with a key at the end."""
-    sitting = sitting_for(request, identity)
+    sitting = _taken_out(request, identity, "the redo sheets")
     return file_reply(redo_pdf(sitting, paper), "application/pdf", f"{sitting.title} redo", "pdf")
 
 
@@ -48,6 +51,7 @@ def redo(
 def everything(request: HttpRequest, identity: UUID) -> HttpResponse:
     """Return a class with all that was given to it, its papers and their marks, as one file."""
     found = class_of(request, identity)
+    note(found.teacher, f"Student records went out: the class “{found.title}”, as a file.", request)
     return document_reply(class_record(found), found.title)
 
 
@@ -56,7 +60,7 @@ def marks(
     request: HttpRequest, identity: UUID, ending: Literal["csv", "xlsx", "json"]
 ) -> HttpResponse:
     """Return the marks, with what the teacher decided; the file's name says whether they are released."""
-    sitting = sitting_for(request, identity)
+    sitting = _taken_out(request, identity, f"the marks ({ending})")
     name = f"{sitting.title} {'marks' if sitting.released else 'marks proposed'}"
     match ending:
         case "csv":
@@ -65,3 +69,10 @@ def marks(
             return file_reply(marks_workbook(sitting), WORKBOOK, name, "xlsx")
         case _:
             return document_reply(sitting_record(sitting), name)
+
+
+def _taken_out(request: HttpRequest, identity: UUID, what: str) -> Sitting:
+    """Return the sitting, and write down that something of its students goes out."""
+    sitting = sitting_for(request, identity)
+    note(teacher_of(request), f"Student records went out: {what} of “{sitting.title}”.", request)
+    return sitting

@@ -19,6 +19,7 @@ from papers import chances
 from teachers.accounts import has_demo
 from teachers.sessions import forget_ended
 
+_LOCK = 0x75636875
 KEPT = timedelta(days=180)
 """Answers that were remembered longer ago are worked out again when somebody asks."""
 
@@ -35,8 +36,13 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Do all three, and name the demo's sign-in where there is one."""
-        self._refuse_newer()
-        call_command("migrate", interactive=False, verbosity=0)
+        with connection.cursor() as cursor:  # of several hosts that start, one migrates
+            cursor.execute("SELECT pg_advisory_lock(%s)", [_LOCK])
+            try:
+                self._refuse_newer()
+                call_command("migrate", interactive=False, verbosity=0)
+            finally:
+                cursor.execute("SELECT pg_advisory_unlock(%s)", [_LOCK])
         call_command("clearsessions", verbosity=0)
         forget_ended()
         Known.objects.filter(made__lt=timezone.now() - KEPT).delete()

@@ -3,8 +3,10 @@
 import os
 from typing import Any
 
+from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 from teachers import accounts
+from teachers.models import Person
 
 DONE = {
     "add": "“{name}” can sign in now.",
@@ -23,6 +25,7 @@ class Command(BaseCommand):
         """Add what is to be done, and whose account it is."""
         parser.add_argument("what", choices=list(DONE))
         parser.add_argument("name")
+        parser.add_argument("--administrator", action="store_true")
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Do it."""
@@ -31,6 +34,10 @@ class Command(BaseCommand):
             match options["what"]:
                 case "add":
                     accounts.add(name, password)
+                    if options["administrator"]:
+                        Person.objects.create(
+                            teacher=User.objects.get(username=name), is_administrator=True
+                        )
                 case "password":
                     accounts.change_password(name, password)
                 case "unlock":

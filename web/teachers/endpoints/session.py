@@ -7,6 +7,7 @@ from api.auth import csrf_only, teacher_of
 from api.entrance import record
 from api.failures import FailureRecord, Refused
 from axes.handlers.proxy import AxesProxyHandler
+from django.conf import settings
 from django.contrib.auth import authenticate, logout, update_session_auth_hash
 from django.contrib.auth.models import User
 from django.http import HttpRequest, HttpResponse
@@ -22,10 +23,17 @@ from teachers.accounts import (
     has_demo,
     may_begin,
 )
+from teachers.audit import note
+from teachers.guard import is_flooded, recognise, remember
 from teachers.models import SignedIn
+from teachers.people import person_of
+from teachers.second_factor import has_one, is_right, waits
 from teachers.sessions import begin, end, sessions_of
 
 router = Router()
+MOST_NUMBERS = 5
+"""Wrong second factors after one right password."""
+_PENDING = "second-factor"
 
 
 class SignIn(Schema):
@@ -54,12 +62,25 @@ class Current(Schema):
     """Who is signed in; ``username`` is empty when nobody is.
 
     ``demonstration``: the made-up teachers can sign in here. ``may_begin``: whoever sits here may make an
-    account of their own.
+    account of their own. ``provider``: what the button of the school's own sign-in says, empty without one;
+    ``mails``: links for a new password can be sent; ``department``: of whoever is signed in;
+    ``administrator``: they keep the school's accounts; ``leaves``: when their account will be deleted.
     """
 
     username: str
-    demonstration: bool
-    may_begin: bool
+    demonstration: bool = False
+    may_begin: bool = False
+    provider: str = ""
+    mails: bool = False
+    department: str = ""
+    administrator: bool = False
+    leaves: datetime | None = None
+
+
+class SecondFactor(Schema):
+    """The number that an authenticator shows, or a recovery code."""
+
+    number: str = Field(min_length=1, max_length=40)
 
 
 class SessionOut(Schema):
@@ -71,35 +92,94 @@ class SessionOut(Schema):
     here: bool
 
 
-def _current(request: HttpRequest) -> Current:
+def current_of(request: HttpRequest) -> Current:
+    """Return who is signed in, and what can be done here."""
     name = request.user.get_username() if request.user.is_authenticated else ""
-    if name:  # what only the first page asks for is not looked up at every start of a page
-        return Current(username=name, demonstration=name in DEMO_TEACHERS, may_begin=False)
-    return Current(username="", demonstration=has_demo(), may_begin=may_begin())
+    provider, mails = settings.PROVIDER.get("label", ""), settings.SENDS_MAIL
+    if not name:
+        return Current(
+            username="",
+            demonstration=has_demo(),
+            may_begin=may_begin(),
+            provider=provider,
+            mails=mails,
+        )
+    person = person_of(teacher_of(request))
+    return Current(
+        username=name,
+        demonstration=settings.AT_HOME and name in DEMO_TEACHERS,
+        department=person.department.title if person.department else "",
+        administrator=person.is_administrator,
+        leaves=person.leaves,
+        provider=provider,
+        mails=mails,
+    )
 
 
 @router.get("", response=Current, auth=None)
 @decorate_view(ensure_csrf_cookie)
 def current(request: HttpRequest) -> Current:
     """Return who is signed in, and set the CSRF cookie."""
-    return _current(request)
+    return current_of(request)
 
 
-@router.post("", response={200: Current, 401: FailureRecord, 429: FailureRecord}, auth=csrf_only)
-def sign_in(request: HttpRequest, body: SignIn) -> Current:
-    """Sign in."""
-    user = _authenticated(request, body.username, body.password)
-    begin(request, user, shared=body.shared)
-    return _current(request)
+_TRIED = {401: FailureRecord, 429: FailureRecord}
+
+
+@router.post("", response={200: Current, **_TRIED}, auth=csrf_only)
+def sign_in(request: HttpRequest, response: HttpResponse, body: SignIn) -> Current:
+    """Sign in; who has a second factor is asked for it next (``second-factor``)."""
+    teacher = _authenticated(request, body.username, body.password)
+    if has_one(teacher):
+        request.session.cycle_key()
+        request.session[_PENDING] = {"teacher": teacher.pk, "shared": body.shared, "tries": 0}
+        raise Refused(401, "second-factor", "Now the number that your authenticator shows.")
+    return begun(request, response, teacher, shared=body.shared)
+
+
+@router.post("/second", response={200: Current, **_TRIED}, auth=csrf_only)
+def second(request: HttpRequest, response: HttpResponse, body: SecondFactor) -> Current:
+    """Give the second factor, after name and password."""
+    pending = request.session.get(_PENDING)
+    wanted = User.objects.filter(pk=pending["teacher"] if pending else 0, is_active=True)
+    teacher = wanted.first()
+    if pending is None or teacher is None or pending["tries"] >= MOST_NUMBERS:
+        request.session.pop(_PENDING, None)
+        raise Refused(401, "begin-again", "Sign in with name and password again.")
+    if not is_right(teacher, body.number):
+        request.session[_PENDING] = {**pending, "tries": pending["tries"] + 1}
+        if waits(teacher):
+            wait = "This is not the number. Wait a moment before the next try."
+            raise Refused(401, "wrong-number", wait)
+        raise Refused(401, "wrong-number", "This is not the number that is shown now.")
+    del request.session[_PENDING]
+    return begun(request, response, teacher, shared=pending["shared"])
+
+
+def begun(request: HttpRequest, response: HttpResponse, teacher: User, *, shared: bool) -> Current:
+    """Begin a session, and have the browser known from now on."""
+    begin(request, teacher, shared=shared)
+    if not shared:  # a shared computer is nobody's known one
+        remember(request, response, teacher)
+    return current_of(request)
 
 
 def _authenticated(request: HttpRequest, username: str, password: str) -> User:
+    """Return whose name and password these are.
+
+    Raises:
+        Refused: 401 nobody's; 429 locked after wrong ones.
+    """
     credentials = {"username": username}
-    if not AxesProxyHandler.is_allowed(request, credentials):
+    recognise(request, username)
+    if is_flooded(request, username) or not AxesProxyHandler.is_allowed(request, credentials):
         raise _locked()
     user = authenticate(request, username=username, password=password)
     if user is None:
         if not AxesProxyHandler.is_allowed(request, credentials):
+            owner = User.objects.filter(username=username).first()
+            if owner is not None:
+                note(owner, "Five wrong passwords: locked there for a quarter of an hour.", request)
             raise _locked()
         raise Refused(401, "wrong-password", "This name and password do not belong together.")
     return user
@@ -113,14 +193,14 @@ def _authenticated(request: HttpRequest, username: str, password: str) -> User:
 def begin_own(request: HttpRequest, body: NewAccount) -> Status[Current]:
     """Make an account of one's own, and sign in with it."""
     if not may_begin():
-        message = "Whoever keeps this installation makes accounts: ./uchuu teacher add NAME."
+        message = "Whoever keeps this installation makes accounts."
         raise Refused(403, "not-here", message)
     try:
         add(body.username.strip(), body.password)
     except AccountRefused as why:
         raise Refused(422, "bad-account", str(why)) from None
     begin(request, User.objects.get(username=body.username.strip()), shared=False)
-    return Status(201, _current(request))
+    return Status(201, current_of(request))
 
 
 @router.put(
@@ -131,7 +211,7 @@ def new_password(request: HttpRequest, body: NewPassword) -> Status[None]:
     """Change one's password; all other sessions end."""
     teacher = _authenticated(request, teacher_of(request).get_username(), body.old)
     try:
-        change_password(teacher.get_username(), body.new)
+        change_password(teacher.get_username(), body.new, request)
     except AccountRefused as why:
         raise Refused(422, "bad-password", str(why)) from None
     end(sessions_of(teacher).exclude(session=request.session.session_key))

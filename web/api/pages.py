@@ -3,13 +3,14 @@
 from typing import Any
 from urllib.parse import parse_qs, urlsplit
 
-from api.failures import Refused
 from django.core.exceptions import ValidationError as BadValue
 from django.db.models import QuerySet
 from django.http import HttpRequest
 from ninja.errors import ValidationError as BadCursor
 from ninja.pagination import CursorPagination
 from pydantic import ValidationError
+
+from api.failures import Refused
 
 PAGE = 15
 """Rows that fill a screen and some more; the next ones come as one scrolls."""

@@ -1,0 +1,24 @@
+"""Who a teacher is in the school."""
+
+from django.contrib.auth.models import User
+
+from teachers.models import Person
+
+
+def person_of(teacher: User) -> Person:
+    """Return what is known of the teacher, stored now where nothing was."""
+    return Person.objects.select_related("department").get_or_create(teacher=teacher)[0]
+
+
+def colleagues_of(teacher: User) -> list[User]:
+    """Return the others of the teacher's department who can sign in, by name; none without a department."""
+    department = person_of(teacher).department_id
+    if department is None:
+        return []
+    same = User.objects.filter(person__department=department, is_active=True)
+    return list(same.exclude(pk=teacher.pk).order_by("username"))
+
+
+def is_administrator(teacher: User) -> bool:
+    """Return whether the teacher keeps the school's accounts."""
+    return Person.objects.filter(teacher=teacher, is_administrator=True).exists()
