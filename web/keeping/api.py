@@ -16,7 +16,7 @@ from ninja import File, Router, Schema, Status, UploadedFile
 from teachers.audit import note
 from teachers.endpoints.account import Said, held
 from teachers.models import Person
-from teachers.people import person_of
+from teachers.people import set_person
 
 from keeping.everything import everything_of
 from keeping.leaving import leave, stay
@@ -30,9 +30,7 @@ def everything(request: HttpRequest) -> HttpResponse:
     """Return all that the teacher owns as one file."""
     teacher = teacher_of(request)
     text = json.dumps(everything_of(teacher), ensure_ascii=False, indent=1)
-    person = person_of(teacher)
-    person.exported = timezone.now()
-    person.save(update_fields=["exported"])
+    set_person(teacher, exported=timezone.now())
     note(teacher, "Everything was kept as a file, with the papers of all classes.", request)
     headers = {"Content-Disposition": 'attachment; filename="uchuu-everything.json"'}
     return HttpResponse(text, content_type="application/json", headers=headers)

@@ -11,7 +11,7 @@ from django.utils import timezone
 from teachers.administration import hold_one_administrator
 from teachers.audit import note
 from teachers.models import Person
-from teachers.people import person_of
+from teachers.people import person_of, set_person
 
 EXPORT_COUNTS = timedelta(days=1)
 """So old may the file be that everything was kept in."""
@@ -29,19 +29,15 @@ def leave(teacher: User, request: HttpRequest) -> Person:
         says = "Keep everything as a file first: what is deleted cannot be brought back without it."
         raise Refused(422, "keep-first", says)
     hold_one_administrator(without=teacher)
-    person.leaves = now + timedelta(days=settings.DELETED_AFTER_DAYS)
-    person.save(update_fields=["leaves"])
-    note(teacher, f"The account will be deleted on {person.leaves:%Y-%m-%d}.", request)
-    return person
+    leaves = now + timedelta(days=settings.DELETED_AFTER_DAYS)
+    note(teacher, f"The account will be deleted on {leaves:%Y-%m-%d}.", request)
+    return set_person(teacher, leaves=leaves)
 
 
 def stay(teacher: User, request: HttpRequest) -> Person:
     """Have the account not deleted."""
-    person = person_of(teacher)
-    person.leaves = None
-    person.save(update_fields=["leaves"])
     note(teacher, "The account stays.", request)
-    return person
+    return set_person(teacher, leaves=None)
 
 
 def delete_due() -> int:

@@ -11,7 +11,7 @@ from django.http import HttpRequest
 
 from teachers.audit import note
 from teachers.models import Department, Person
-from teachers.people import person_of
+from teachers.people import person_of, set_person
 from teachers.second_factor import drop
 from teachers.sessions import end, sessions_of
 
@@ -80,9 +80,7 @@ def place(
     if person.department_id != (department.pk if department else None):
         where = f"to “{department.title}”" if department else "out of its department"
         note(teacher, f"The account was put {where}.", request)
-    person.department, person.is_administrator = department, administrator
-    person.save(update_fields=["department", "is_administrator"])
-    return person
+    return set_person(teacher, department=department, is_administrator=administrator)
 
 
 def department_of(identity: int | None) -> Department | None:

@@ -12,7 +12,7 @@ from django.utils import timezone
 from teachers.accounts import AccountRefused, add
 from teachers.mail import send
 from teachers.models import Department, Invitation
-from teachers.people import person_of
+from teachers.people import set_person
 
 GOOD_FOR = timedelta(days=7)
 
@@ -55,9 +55,7 @@ def accept(secret: str, name: str, password: str, mail: str) -> User:
         raise AccountRefused("This invitation was used, or is older than a week. Ask for another.")
     add(name, password, mail or found.mail)
     teacher = User.objects.get(username=name)
-    person = person_of(teacher)
-    person.department, person.is_administrator = found.department, found.is_administrator
-    person.save()
+    set_person(teacher, department=found.department, is_administrator=found.is_administrator)
     return teacher
 
 

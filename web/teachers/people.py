@@ -1,13 +1,21 @@
 """Who a teacher is in the school."""
 
+from typing import Any
+
 from django.contrib.auth.models import User
 
 from teachers.models import Person
 
 
 def person_of(teacher: User) -> Person:
-    """Return what is known of the teacher, stored now where nothing was."""
-    return Person.objects.select_related("department").get_or_create(teacher=teacher)[0]
+    """Return what is known of the teacher; not stored where nothing was."""
+    found = Person.objects.select_related("department").filter(teacher=teacher).first()
+    return found or Person(teacher=teacher)
+
+
+def set_person(teacher: User, **values: Any) -> Person:
+    """Store what is known of the teacher from now on."""
+    return Person.objects.update_or_create(teacher=teacher, defaults=values)[0]
 
 
 def colleagues_of(teacher: User) -> list[User]:

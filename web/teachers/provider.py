@@ -19,7 +19,7 @@ from requests import RequestException
 from teachers.audit import note
 from teachers.guard import remember
 from teachers.models import Person
-from teachers.people import person_of
+from teachers.people import set_person
 from teachers.sessions import begin as begin_session
 
 log = logging.getLogger("uchuu.provider")
@@ -128,9 +128,7 @@ def _connected(request: HttpRequest, claims: dict[str, Any], connects: int | Non
             raise Distrusted("provider-lies")  # another one signed in meanwhile
         if known is not None and known.teacher_id != connects:
             raise Distrusted("provider-taken")
-        person = person_of(request.user)
-        person.subject = subject
-        person.save(update_fields=["subject"])
+        set_person(request.user, subject=subject)
         note(request.user, "The school's sign-in was connected.", request)
         return request.user
     if known is None and settings.PROVIDER.get("makes_accounts") == "True":

@@ -10,7 +10,7 @@ from django.utils.encoding import force_bytes, force_str
 from django.utils.http import urlsafe_base64_decode, urlsafe_base64_encode
 
 from teachers.mail import send
-from teachers.people import person_of
+from teachers.people import person_of, set_person
 
 PAUSE = timedelta(minutes=2)
 """Between two mails to the same teacher."""
@@ -31,8 +31,7 @@ def send_link(name: str) -> None:
     person = person_of(teacher)
     if person.reset_sent is not None and timezone.now() - person.reset_sent < PAUSE:
         return
-    person.reset_sent = timezone.now()
-    person.save(update_fields=["reset_sent"])
+    set_person(teacher, reset_sent=timezone.now())
     send(
         teacher.email,
         "a new password",

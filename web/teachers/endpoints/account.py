@@ -13,7 +13,7 @@ from ninja import Field, Router, Schema, Status
 from teachers.accounts import AccountRefused, set_mail
 from teachers.audit import note
 from teachers.models import AuditEntry
-from teachers.people import person_of
+from teachers.people import person_of, set_person
 from teachers.second_factor import (
     begin,
     codes_left,
@@ -182,9 +182,7 @@ def disconnect(request: HttpRequest) -> Status[None]:
     teacher = teacher_of(request)
     if not teacher.has_usable_password():
         raise Refused(422, "no-password", "Without it you could not sign in. Set a password first.")
-    person = person_of(teacher)
-    person.subject = None
-    person.save(update_fields=["subject"])
+    set_person(teacher, subject=None)
     note(teacher, "The school's sign-in was disconnected.", request)
     return Status(204, None)
 
