@@ -1,4 +1,4 @@
-/** Direction: app → places → answers, entry, example, filing, jobs → spine → shared; places → api. Places do not import each other. */
+/** Direction: app → places → answers, entry, example, filing, jobs, sharing → spine → shared; places → api. Places do not import each other. */
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
@@ -13,18 +13,18 @@ module.exports = {
       comment: 'the drawing gets props; it fetches nothing and knows no place',
       severity: 'error',
       from: { path: '^src/spine/' },
-      to: { path: '^src/(api/(?!schema)|answers|entry|example|filing|jobs|places|app)' },
+      to: { path: '^src/(api/(?!schema)|answers|entry|example|filing|jobs|sharing|places|app)' },
     },
     {
       name: 'shared-knows-nobody',
       severity: 'error',
       from: { path: '^src/shared/' },
-      to: { path: '^src/(places|answers|entry|example|filing|jobs|spine|app|api)/' },
+      to: { path: '^src/(places|answers|entry|example|filing|jobs|sharing|spine|app|api)/' },
     },
     {
       name: 'what-places-share-knows-no-place',
       severity: 'error',
-      from: { path: '^src/(answers|entry|example|filing|jobs)/' },
+      from: { path: '^src/(answers|entry|example|filing|jobs|sharing)/' },
       to: { path: '^src/(places|app)/' },
     },
     {

@@ -11,10 +11,11 @@ import WelcomePage from '@/app/WelcomePage.vue'
 import { loadAhead } from '@/app/loadAhead'
 import { useFocusGuard } from '@/app/useFocusGuard'
 import { api, Refusal, signedOut } from '@/api/client'
-import { loadSession, signOut, username } from '@/api/session'
+import { current, loadSession, signOut, username } from '@/api/session'
 import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { useKeys } from '@/shared/composables/useKeys'
+import { dated } from '@/shared/logic/dated'
 import { setDecimal } from '@/shared/math/decimal'
 import { setSpelling, words } from '@/texts/en'
 
@@ -71,6 +72,7 @@ useKeys({ '?': () => (keysOpen.value = true) })
   <p v-else-if="username === null" class="start-failure u-quiet" role="status">
     {{ words.waiting.loading }}
   </p>
+  <router-view v-else-if="route.meta['open']" />
   <WelcomePage v-else-if="username === ''" />
   <div v-else class="frame" :class="{ bare: route.meta['bare'] }">
     <Rail
@@ -81,6 +83,10 @@ useKeys({ '?': () => (keysOpen.value = true) })
     />
     <div>
       <FailureNote :message="leaving.refusal.value" @again="leaving.again" />
+      <p v-if="current?.leaves && !route.meta['bare']" class="leaves" role="status">
+        {{ words.account.leavesOn(dated(current.leaves)) }}
+        <router-link :to="{ name: 'account' }">{{ words.account.title }}</router-link>
+      </p>
       <router-view :key="username" />
     </div>
     <KeysOverview v-model="keysOpen" />
@@ -123,6 +129,15 @@ function focusMain(): void {
 }
 .skip:focus {
   top: var(--space-3);
+}
+.leaves {
+  margin: 0;
+  padding: var(--space-2) var(--space-5);
+  background: var(--glow);
+  color: #1d2624;
+}
+.leaves a {
+  color: inherit;
 }
 .start-failure {
   margin: 0;

@@ -23,7 +23,7 @@ export class Refusal extends Error {
 export const signedOut = ref(false)
 
 function csrfToken(): string {
-  return /(?:^|; )csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? ''
+  return /(?:^|; )(?:__Host-)?csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? ''
 }
 
 /** Milliseconds before a call is made again that the server was too busy with others of ours for. */

@@ -1,34 +1,34 @@
-/** Who is signed in, and signing in and out. */
-import { ref } from 'vue'
+/** Who is signed in, what can be done here, and signing in and out. */
+import { computed, ref } from 'vue'
 import { api, result, signedOut, type Schemas } from './client'
 
-export const username = ref<string | null>(null)
-/** Whether this is the demonstration. */
-export const demonstration = ref(false)
-/** Whether whoever sits here may make an account. */
-export const mayBegin = ref(false)
-
-function take(session: Schemas['Current']): void {
-  demonstration.value = session.demonstration
-  mayBegin.value = session.may_begin
-  username.value = session.username
-}
+/** What the server says of who is there; null until it was asked. */
+export const current = ref<Schemas['Current'] | null>(null)
+/** Who is signed in: '' nobody, null not known yet. */
+export const username = computed(() => current.value?.username ?? null)
 
 /** Ask who is signed in (this also sets the CSRF cookie). */
 export async function loadSession(): Promise<void> {
-  take(await result(api.GET('/api/session')))
+  current.value = await result(api.GET('/api/session'))
 }
 
-/** Sign in; throws the refusal when name and password do not fit. */
+/** Sign in; throws the refusal when name and password do not fit, or a second factor is asked for. */
 export async function signIn(name: string, password: string, shared: boolean): Promise<void> {
   const body = { username: name, password, shared }
-  take(await result(api.POST('/api/session', { body })))
+  current.value = await result(api.POST('/api/session', { body }))
+  signedOut.value = false
+}
+
+/** Give the second factor, after name and password. */
+export async function giveNumber(number: string): Promise<void> {
+  current.value = await result(api.POST('/api/session/second', { body: { number } }))
   signedOut.value = false
 }
 
 /** Make an account and sign in with it. */
 export async function beginOwn(name: string, password: string): Promise<void> {
-  take(await result(api.POST('/api/session/own', { body: { username: name, password } })))
+  const body = { username: name, password }
+  current.value = await result(api.POST('/api/session/own', { body }))
 }
 
 export async function signOut(): Promise<void> {

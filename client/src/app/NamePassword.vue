@@ -12,6 +12,8 @@ defineProps<{
   go: string
   /** Whether the password is a new one. */
   fresh?: boolean
+  /** Whether the name is given. */
+  fixed?: boolean
 }>()
 defineEmits<{ submit: [] }>()
 
@@ -27,6 +29,7 @@ const [nameId, passwordId] = [useId(), useId()]
       maxlength="150"
       autocomplete="username"
       autocapitalize="off"
+      :readonly="fixed"
       required
     />
     <label :for="passwordId">{{ words.signIn.password }}</label>

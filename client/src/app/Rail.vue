@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** The places, the same everywhere. */
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { current } from '@/api/session'
 import { theme, toggleTheme } from '@/shared/composables/theme'
 import { words } from '@/texts/en'
 
@@ -21,6 +23,11 @@ const places = [
   { name: 'errors', label: words.rail.errors },
   { name: 'house', label: words.rail.house },
 ] as const
+/** What only a school's server has. */
+const more = computed(() => [
+  ...(current.value?.department ? [{ name: 'department', label: words.rail.department }] : []),
+  ...(current.value?.administrator ? [{ name: 'people', label: words.rail.people }] : []),
+])
 </script>
 
 <template>
@@ -34,7 +41,7 @@ const places = [
       <span class="name">{{ words.product }}</span>
     </span>
     <router-link
-      v-for="place in places"
+      v-for="place in [...places, ...more]"
       :key="place.name"
       :to="{ name: place.name }"
       :class="{ here: route.meta.place === place.name }"
@@ -43,9 +50,10 @@ const places = [
     </router-link>
     <button type="button" class="first" @click="toggleTheme">{{ words.rail.theme[theme] }}</button>
     <button type="button" @click="emit('keys')">{{ words.rail.keys }} <kbd>?</kbd></button>
-    <button type="button" @click="emit('leave')">
-      {{ words.rail.leave }}<small>{{ username }}</small>
-    </button>
+    <router-link :to="{ name: 'account' }" :class="{ here: route.meta.place === 'account' }">
+      {{ words.rail.account }}<small>{{ username }}</small>
+    </router-link>
+    <button type="button" @click="emit('leave')">{{ words.rail.leave }}</button>
   </nav>
 </template>
 

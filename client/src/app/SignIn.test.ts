@@ -2,6 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import { signedOut } from '@/api/client'
 import { username } from '@/api/session'
+import { session } from '@/api/testing'
 import { fakeServer } from '@/shared/testing/server'
 import SignIn from './SignIn.vue'
 
@@ -16,7 +17,7 @@ function form(name?: string) {
 
 test('signing in tells who is there and ends the asking', async () => {
   const calls = fakeServer(() => ({
-    body: { username: 'marin', demonstration: true, may_begin: false },
+    body: session({ username: 'marin', demonstration: true }),
   }))
   signedOut.value = true
   const signIn = form()

@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
-import { demonstration, mayBegin, username } from '@/api/session'
+import { current, username } from '@/api/session'
+import { session } from '@/api/testing'
 import { fakeServer } from '@/shared/testing/server'
 import { press, shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
@@ -12,9 +13,7 @@ afterEach(() => {
 })
 
 function first(isDemonstration: boolean, may: boolean) {
-  demonstration.value = isDemonstration
-  mayBegin.value = may
-  username.value = ''
+  current.value = session({ demonstration: isDemonstration, may_begin: may })
   return shown(WelcomePage)
 }
 
@@ -42,9 +41,7 @@ test('an account is made and signed in with; a refusal leaves the name', async (
   let isGood = false
   const refusal = { code: 'bad-account', message: 'This password is too short.', at: null }
   const calls = fakeServer(() =>
-    isGood
-      ? { status: 201, body: { username: 'sund', demonstration: false, may_begin: false } }
-      : { status: 422, body: refusal },
+    isGood ? { status: 201, body: session({ username: 'sund' }) } : { status: 422, body: refusal },
   )
   const page = first(false, true)
   await page.find('input[autocomplete=username]').setValue(' sund ')

@@ -4,6 +4,7 @@ import { ElMessageBox } from 'element-plus'
 import 'element-plus/es/components/message-box/style/css'
 import { computed, ref } from 'vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
+import ShareButton from '@/sharing/ShareButton.vue'
 import { words } from '@/texts/en'
 import { useUnits } from './useUnits'
 
@@ -76,6 +77,7 @@ async function drop(): Promise<void> {
       </el-button>
       <el-button link @click="rename">{{ words.units.rename }}</el-button>
       <el-button link @click="drop">{{ words.units.remove }}</el-button>
+      <ShareButton kind="unit" :of="here.id" link />
     </p>
     <form @submit.prevent="add">
       <el-input

@@ -10,8 +10,9 @@ import { first } from './first.en'
 import { rail, titles } from './frame.en'
 import { house } from './house.en'
 import { keys } from './keys.en'
-import { account } from './account.en'
+import { account, signIn } from './account.en'
 import { answers } from './answers.en'
+import { department, people } from './school.en'
 import { classes, papers } from './classes.en'
 import { before, hold, lessons, log, passing, today } from './lessons.en'
 import { out, scheme, ways } from './papers.en'
@@ -23,22 +24,9 @@ const written = {
   rail,
   titles,
   account,
-  signIn: {
-    shared: 'This computer is shared',
-    sharedSays: 'You are signed out when nothing is done for fifteen minutes.',
-    demonstration: 'This is a demonstration with made-up teachers: marin and okafor, harbour-42.',
-    beginTitle: 'Begin your own',
-    begin: 'Begin',
-    haveOne: 'I have an account',
-    passwordRule: 'Ten characters or more; no common one.',
-    title: 'Sign in',
-    again: 'Your session has ended',
-    againSays: 'What you typed is still here. Sign in and it is saved.',
-    name: 'Name',
-    password: 'Password',
-    go: 'Sign in',
-    lead: 'Examples worked line by line, every line proved.',
-  },
+  department,
+  people,
+  signIn,
   tasks: {
     solve: 'Solve',
     evaluate: 'Evaluate',

@@ -3,9 +3,11 @@
 import { ElMessageBox } from 'element-plus'
 import { ref } from 'vue'
 import { api, result, type Schemas } from '@/api/client'
+import { current } from '@/api/session'
 import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import HandOver from './HandOver.vue'
 import { codesOf } from './codes'
 
 const props = defineProps<{ row: Schemas['ClassRow']; archived: boolean }>()
@@ -13,6 +15,7 @@ const emit = defineEmits<{ changed: [] }>()
 
 const open = ref<Schemas['ClassOut'] | null>(null)
 const more = ref('')
+const handing = ref(false)
 const { busy, refusal, run, again } = useAction()
 const path = () => ({ identity: props.row.id })
 
@@ -69,11 +72,20 @@ function put(): void {
       <a v-if="!archived" :href="`/api/sittings/class/${row.id}.json`" download>{{
         words.classes.export
       }}</a>
+      <el-button
+        v-if="!archived && current?.department"
+        link
+        type="primary"
+        @click="handing = true"
+      >
+        {{ words.department.hand }}
+      </el-button>
       <el-button link type="primary" :disabled="busy" @click="put">
         {{ archived ? words.classes.restore : words.classes.archive }}
       </el-button>
     </header>
     <FailureNote :message="refusal" @again="again" />
+    <HandOver v-if="handing" v-model="handing" :row="row" />
     <div v-if="open">
       <ul :aria-label="`${words.classes.students} ${row.title}`">
         <li v-for="student in open.students" :key="student.id">

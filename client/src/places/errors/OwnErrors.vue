@@ -9,6 +9,7 @@ import { useAction } from '@/api/useAction'
 import { readable } from '@/shared/logic/readable'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
+import ShareButton from '@/sharing/ShareButton.vue'
 import { words } from '@/texts/en'
 import OwnErrorForm from './OwnErrorForm.vue'
 
@@ -75,6 +76,7 @@ function bringBack({ name, before, after, when, says }: Own): Promise<boolean> {
           <el-button link type="primary" @click="remove(own)">
             {{ words.bench.remove }}
           </el-button>
+          <ShareButton kind="error" :of="String(own.id)" link />
         </p>
       </article>
     </template>

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 /** House rules, each with a live example that changes with the choice. */
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, result } from '@/api/client'
 import { methodName, readable } from '@/shared/logic/readable'
 import MathText from '@/shared/math/MathText.vue'
 import PageHead from '@/shared/page/PageHead.vue'
@@ -12,18 +10,10 @@ import AnswerForms from './AnswerForms.vue'
 import RuleChoice from './RuleChoice.vue'
 import WorkedSample from './WorkedSample.vue'
 import TaughtMethods from './TaughtMethods.vue'
-import YourAccount from './YourAccount.vue'
 import { useHouse } from './useHouse'
 
 const { rules, root, reading, worked, decimal, decimalText, kept, refusal, again, choose } =
   useHouse()
-
-/** The schools: what stands below them comes with them, and is not pushed down. */
-const schools = useQuery({
-  queryKey: ['schools'],
-  queryFn: () => result(api.GET('/api/house/schools')),
-  staleTime: Infinity,
-})
 
 /** What the kernel says of √(9x²) = 3x by these rules: whether it holds, and when, or where it does not. */
 const saidOfRoot = computed(() => {
@@ -131,7 +121,6 @@ const SPELLINGS = [
       </RuleChoice>
       <AnswerForms :rules="rules" @choose="choose" />
       <TaughtMethods :methods="rules.methods ?? []" @choose="(methods) => choose({ methods })" />
-      <YourAccount v-if="!schools.isPending.value" />
     </template>
   </main>
 </template>

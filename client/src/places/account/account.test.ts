@@ -1,9 +1,11 @@
 import { flushPromises } from '@vue/test-utils'
+import type { Component } from 'vue'
 import { afterEach, expect, test, vi } from 'vitest'
 import { fakeServer } from '@/shared/testing/server'
 import { press, shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
-import YourAccount from './YourAccount.vue'
+import PasswordRoom from './PasswordRoom.vue'
+import PlacesRoom from './PlacesRoom.vue'
 import { browserOf } from './browser'
 
 afterEach(() => {
@@ -19,7 +21,7 @@ const place = (id: number, here: boolean) => ({
   since: '2026-01-01T10:00:00Z',
 })
 
-async function account(refused = false) {
+async function account(room: Component, refused = false) {
   let places = [place(1, true), place(2, false), place(3, false)]
   const calls = fakeServer(({ method, path }) => {
     if (method === 'GET') return { body: places }
@@ -28,13 +30,13 @@ async function account(refused = false) {
     else if (method === 'DELETE') places = places.filter(({ id }) => !path.endsWith(`/${id}`))
     return { status: 204, body: null }
   })
-  const found = shown(YourAccount)
+  const found = shown(room)
   await flushPromises()
   return { found, changes: () => calls.filter(({ method }) => method !== 'GET') }
 }
 
 test('where one is signed in is seen and ended, one by one or all', async () => {
-  const { found, changes } = await account()
+  const { found, changes } = await account(PlacesRoom)
   expect(found.findAll('li')).toHaveLength(3)
   expect(found.find('li').text()).toContain('Chrome, Linux')
   expect(found.find('li').text()).toContain(words.account.here)
@@ -62,7 +64,7 @@ async function change(found: Awaited<ReturnType<typeof account>>['found'], fresh
 }
 
 test('the password is changed, and the old one is not kept in the form', async () => {
-  const { found, changes } = await account()
+  const { found, changes } = await account(PasswordRoom)
   await change(found, 'a rope over the quay')
 
   expect(changes()[0]?.body).toEqual({ old: 'old one', new: 'a rope over the quay' })
@@ -74,7 +76,7 @@ test('the password is changed, and the old one is not kept in the form', async (
 })
 
 test('a wrong old password is said, and the new one stays', async () => {
-  const { found } = await account(true)
+  const { found } = await account(PasswordRoom, true)
   await change(found, 'a rope over the quay')
 
   expect(found.find('[role=alert]').text()).toContain('No.')

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** Another password. */
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { api, result } from '@/api/client'
+import { useAction } from '@/api/useAction'
+import FailureNote from '@/shared/page/FailureNote.vue'
+import { words } from '@/texts/en'
+
+const cache = useQueryClient()
+const old = ref('')
+const fresh = ref('')
+const says = ref('')
+const { busy, refusal, run } = useAction()
+
+async function change(): Promise<void> {
+  says.value = ''
+  const isDone = await run(async () => {
+    const body = { old: old.value, new: fresh.value }
+    await result(api.PUT('/api/session/password', { body }))
+    await cache.invalidateQueries({ queryKey: ['places'] })
+  })
+  old.value = ''
+  if (!isDone) return
+  fresh.value = ''
+  says.value = words.account.changed
+}
+</script>
+
+<template>
+  <section>
+    <h2>{{ words.account.password }}</h2>
+    <el-form label-position="top" @submit.prevent="change">
+      <el-form-item :label="words.account.old">
+        <el-input v-model="old" type="password" maxlength="1000" autocomplete="current-password" />
+      </el-form-item>
+      <el-form-item :label="words.account.fresh">
+        <el-input v-model="fresh" type="password" maxlength="1000" autocomplete="new-password" />
+      </el-form-item>
+      <el-button native-type="submit" :disabled="busy || !old || fresh.length < 10">
+        {{ words.account.change }}
+      </el-button>
+      <p v-if="says" role="status">{{ says }}</p>
+      <FailureNote :message="refusal" final />
+    </el-form>
+  </section>
+</template>

@@ -1,0 +1,175 @@
+<script setup lang="ts">
+/** Accounts by name: who they are, and what whoever keeps them can do. */
+import { ElMessageBox } from 'element-plus'
+import 'element-plus/es/components/message-box/style/css'
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, result, type Schemas } from '@/api/client'
+import { saidOf } from '@/api/queries'
+import { useAction } from '@/api/useAction'
+import { day } from '@/shared/logic/dated'
+import FailureNote from '@/shared/page/FailureNote.vue'
+import WaitFor from '@/shared/page/WaitFor.vue'
+import { words } from '@/texts/en'
+
+type Row = Schemas['AccountRow']
+
+defineProps<{ departments: Schemas['DepartmentOut'][] }>()
+const emit = defineEmits<{ link: [{ link: string; says: string }] }>()
+
+const wanted = ref('')
+const search = refDebounced(wanted, 250)
+const said = ref('')
+const list = useInfiniteQuery({
+  queryKey: computed(() => ['people', search.value]),
+  queryFn: ({ pageParam }) => {
+    const query = { search: search.value, cursor: pageParam }
+    return result(api.GET('/api/people', { params: { query } }))
+  },
+  initialPageParam: '',
+  getNextPageParam: (page) => page.next ?? undefined,
+})
+const rows = computed(() => list.data.value?.pages.flatMap((page) => page.results) ?? [])
+const { busy, refusal, run } = useAction()
+const at = (row: Row) => ({ params: { path: { identity: row.id } } })
+
+async function done(action: () => Promise<unknown>): Promise<boolean> {
+  said.value = ''
+  const isDone = await run(async () => void (await action()))
+  await list.refetch()
+  return isDone
+}
+
+function place(row: Row, change: Partial<Pick<Row, 'department' | 'administrator'>>): void {
+  const body = { department: row.department, administrator: row.administrator, ...change }
+  void done(() => result(api.PUT('/api/people/{identity}', { ...at(row), body })))
+}
+
+function toggle(row: Row): void {
+  void done(() =>
+    result(
+      row.locked
+        ? api.POST('/api/people/{identity}/release', at(row))
+        : api.POST('/api/people/{identity}/lock', at(row)),
+    ),
+  )
+}
+
+async function reset(row: Row): Promise<void> {
+  await done(async () => {
+    const made = await result(api.POST('/api/people/{identity}/reset', at(row)))
+    emit('link', { link: made.link, says: words.people.linkFor(row.username) })
+  })
+}
+
+async function forget(row: Row): Promise<void> {
+  const sure = await ElMessageBox.confirm(words.people.forgetSays(row.username), {
+    confirmButtonText: words.people.forget,
+    cancelButtonText: words.units.leave,
+  }).catch(() => null)
+  if (!sure) return
+  if (await done(() => result(api.POST('/api/people/{identity}/second-factor', at(row)))))
+    said.value = words.people.forgot(row.username)
+}
+</script>
+
+<template>
+  <el-input
+    v-model="wanted"
+    class="find"
+    type="search"
+    clearable
+    :placeholder="words.people.search"
+    :aria-label="words.people.search"
+  />
+  <FailureNote :message="refusal" final />
+  <p v-if="said" role="status">{{ said }}</p>
+  <WaitFor
+    :pending="list.isPending.value"
+    :failure="saidOf(list.error.value)"
+    @again="list.refetch()"
+  >
+    <el-table :data="rows" row-key="id" :empty-text="words.people.none">
+      <el-table-column :label="words.people.name" min-width="160">
+        <template #default="{ row }">
+          <b>{{ row.username }}</b>
+          <div v-if="row.mail" class="u-quiet">{{ row.mail }}</div>
+          <span v-if="row.locked" class="u-warm">{{ words.people.locked }}</span>
+          <span v-if="row.leaves" class="u-warm">{{ words.people.leaves(day(row.leaves)) }}</span>
+        </template>
+      </el-table-column>
+      <el-table-column :label="words.people.department" width="210">
+        <template #default="{ row }">
+          <el-select
+            :model-value="row.department ?? 0"
+            :empty-values="[null, undefined]"
+            :aria-label="`${words.people.department}: ${row.username}`"
+            :disabled="busy"
+            @update:model-value="(to: number) => place(row, { department: to || null })"
+          >
+            <el-option :value="0" :label="words.people.noDepartment" />
+            <el-option
+              v-for="one in departments"
+              :key="one.id"
+              :value="one.id"
+              :label="one.title"
+            />
+          </el-select>
+        </template>
+      </el-table-column>
+      <el-table-column :label="words.people.keeps" width="140">
+        <template #default="{ row }">
+          <el-checkbox
+            :model-value="row.administrator"
+            :disabled="busy"
+            :aria-label="`${words.people.keeps}: ${row.username}`"
+            @update:model-value="(is: unknown) => place(row, { administrator: is === true })"
+          />
+        </template>
+      </el-table-column>
+      <el-table-column :label="words.people.lastHere" width="130">
+        <template #default="{ row }">
+          <span class="u-quiet">{{ row.last_here ? day(row.last_here) : words.people.never }}</span>
+        </template>
+      </el-table-column>
+      <el-table-column :label="words.people.actions" min-width="200">
+        <template #default="{ row }">
+          <span class="actions">
+            <el-button link type="primary" :disabled="busy" @click="toggle(row)">
+              {{ row.locked ? words.people.release : words.people.lock }}
+            </el-button>
+            <el-button link type="primary" :disabled="busy" @click="reset(row)">
+              {{ words.people.reset }}
+            </el-button>
+            <el-button link type="primary" :disabled="busy" @click="forget(row)">
+              {{ words.people.forget }}
+            </el-button>
+          </span>
+        </template>
+      </el-table-column>
+    </el-table>
+    <el-button
+      v-if="list.hasNextPage.value"
+      :loading="list.isFetchingNextPage.value"
+      @click="list.fetchNextPage()"
+    >
+      {{ words.people.more }}
+    </el-button>
+  </WaitFor>
+</template>
+
+<style scoped>
+.find {
+  width: 20rem;
+  margin-bottom: var(--space-3);
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-1) var(--space-4);
+}
+.actions .el-button {
+  margin-left: 0;
+}
+</style>
