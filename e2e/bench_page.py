@@ -32,9 +32,9 @@ def expect_said(where: Locator, sentence: str) -> None:
     expect(where.locator(f'[data-says*="{sentence}"]').first).to_be_visible()
 
 
-def choose(page: Page, label: str, option: str) -> None:
-    """Choose *option* in the select that is called *label*."""
-    page.get_by_role("combobox", name=label).press("Enter")
+def choose(page: Page, label: str, option: str, within: Locator | None = None) -> None:
+    """Choose *option* in the select that is called *label*; *within*: where there are more of its name."""
+    (within or page).get_by_role("combobox", name=label).press("Enter")
     page.get_by_role("option", name=option, exact=True).click()
 
 

@@ -1,5 +1,6 @@
 """A real server on the test cluster, a real browser (Debian's Chromium), one page a test."""
 
+import gc
 import os
 from collections.abc import Iterator
 from pathlib import Path
@@ -15,6 +16,7 @@ from playwright.sync_api import (
     expect,
     sync_playwright,
 )
+from school import ADDRESS, NAME, School
 
 expect.set_options(timeout=20_000)
 """Milliseconds that a state is waited for: on a busy machine it comes later, and is no less right."""
@@ -77,3 +79,40 @@ def page(window: BrowserContext) -> Iterator[Page]:
     )
     yield found
     assert problems == []
+
+
+@pytest.fixture(scope="session")
+def school(tmp_path_factory: pytest.TempPathFactory) -> Iterator[School]:
+    """Return a school's server: two hosts behind a proxy that speaks TLS."""
+    found = School(tmp_path_factory.mktemp("school"))
+    try:
+        found.begin()
+        yield found
+    finally:
+        found.end()
+        gc.collect()  # what is left is told here, and not while something else is read
+
+
+@pytest.fixture(scope="session")
+def school_chromium(playwright_here: Playwright, school: School) -> Iterator[Browser]:
+    """Return a browser that finds the school by its name."""
+    place = os.environ.get("UCHUU_CHROMIUM", "/usr/bin/chromium")
+    assert school.hosts
+    rules = f"--host-resolver-rules=MAP {NAME} {ADDRESS}"
+    browser = playwright_here.chromium.launch(executable_path=place, args=[*ARGUMENTS, rules])
+    yield browser
+    browser.close()
+
+
+@pytest.fixture
+def browser_at_school(school_chromium: Browser) -> Iterator[BrowserContext]:
+    """Return a fresh browser at the school's server; its authority is made up, so it is not asked for."""
+    context = school_chromium.new_context(
+        viewport={"width": 1280, "height": 800},
+        base_url=f"https://{NAME}",
+        ignore_https_errors=True,
+    )
+    context.set_default_timeout(20_000)
+    context.set_default_navigation_timeout(30_000)
+    yield context
+    context.close()

@@ -15,6 +15,7 @@ import sys
 import threading
 import time
 import urllib.request
+from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
 from http.client import HTTPSConnection
 from pathlib import Path
@@ -30,6 +31,7 @@ from launcher.checks import TEST_CLUSTER
 from launcher.places import ROOT
 from launcher.postgres import free_port
 from launcher.serving.configuration import read
+from launcher.serving.host import Host
 from launcher.serving.proxy import nginx
 from standins.mailbox import Mailbox
 from standins.provider import CLIENT, SECRET, Provider
@@ -73,7 +75,9 @@ def certificate(folder: Path, names: list[str], *, days: int = 30) -> tuple[Path
         .serial_number(x509.random_serial_number())
         .not_valid_before(now - 60 * _DAY)
         .not_valid_after(now + days * _DAY)
-        .add_extension(x509.SubjectAlternativeName([x509.DNSName(n) for n in names]), critical=False)
+        .add_extension(
+            x509.SubjectAlternativeName([x509.DNSName(n) for n in names]), critical=False
+        )
         .sign(issuer_key, hashes.SHA256())
     )
     pem = serialization.Encoding.PEM
@@ -94,8 +98,10 @@ def free_proxy_ports() -> bool:
 class HostProcess:
     """One host: ``./uchuu serve``, as a service would run it."""
 
-    def __init__(self, config: Path, port: int, state: Path) -> None:
-        self.config, self.port, self.state = config, port, state
+    def __init__(self, config: Path, address: str, state: Path, before: Sequence[str] = ()) -> None:
+        self.config, self.address, self.state = config, address, state
+        self._before = before
+        """What its command begins with: a network namespace, for instance."""
         self._process: subprocess.Popen[bytes] | None = None
 
     @property
@@ -108,7 +114,7 @@ class HostProcess:
         self.state.mkdir(exist_ok=True)
         with open(self.output, "ab") as file:
             self._process = subprocess.Popen(
-                [sys.executable, ROOT / "uchuu", "serve", "--config", self.config],
+                [*self._before, sys.executable, ROOT / "uchuu", "serve", "--config", self.config],
                 stdout=file,
                 stderr=file,
                 stdin=subprocess.DEVNULL,
@@ -119,11 +125,12 @@ class HostProcess:
         with contextlib.suppress(OSError, ValueError):
             try:
                 with urllib.request.urlopen(
-                    f"http://127.0.0.1:{self.port}/api/health/ready", timeout=5
+                    f"http://{self.address}/api/health/ready", timeout=5
                 ) as reply:
                     return dict(json.loads(reply.read()))
             except urllib.error.HTTPError as unwell:
-                return dict(json.loads(unwell.read()))
+                with unwell:
+                    return dict(json.loads(unwell.read()))
         return None
 
     def wait(self) -> None:
@@ -166,7 +173,8 @@ class School:
         self._proxy: subprocess.Popen[bytes] | None = None
 
     def _host(self, number: int, settings: dict[str, dict[str, Any]]) -> HostProcess:
-        port, state = free_port(), self.folder / f"host{number}"
+        address, before = self.place(number)
+        state = self.folder / f"host{number}"
         words = {
             "secret": self._kept("secret", secrets.token_urlsafe(50)),
             "database-password": self._kept("database-password", _password()),
@@ -176,7 +184,7 @@ class School:
         record: dict[str, dict[str, Any]] = {
             "server": {
                 "hosts": [NAME],
-                "listen": f"127.0.0.1:{port}",
+                "listen": address,
                 "secret_file": words["secret"],
                 "state": str(state),
                 "name": f"host{number}",
@@ -205,7 +213,11 @@ class School:
         place = self.folder / f"host{number}.toml"
         place.touch(mode=0o600)
         place.write_text(toml(record))
-        return HostProcess(place, port, state)
+        return HostProcess(place, address, state, before)
+
+    def place(self, _number: int) -> tuple[str, Sequence[str]]:
+        """Return where a host listens, and what its command begins with."""
+        return f"127.0.0.1:{free_port()}", ()
 
     def _kept(self, name: str, content: str) -> str:
         place = self.folder / name
@@ -231,7 +243,7 @@ class School:
         """Start nginx with the configuration that ships, on an address of its own."""
         install.debian("nginx", "nginx-light", _nginx())
         found = read(self.hosts[0].config, {})
-        text = nginx(found, [f"127.0.0.1:{host.port}" for host in self.hosts])
+        text = nginx(found, [host.address for host in self.hosts])
         for port in ("80", "443"):
             text = text.replace(f"    listen [::]:{port}", "    # listen [::]:" + port)
             text = text.replace(f"    listen {port}", f"    listen {ADDRESS}:{port}")
@@ -259,7 +271,7 @@ class School:
         self, method: str, path: str, body: bytes | None = None, **headers: str
     ) -> tuple[int, dict[str, str], bytes]:
         """Make one call through the proxy; return status, headers and body."""
-        connection = HTTPSConnection(ADDRESS, 443, context=_named(self.trusted()), timeout=30)
+        connection = HTTPSConnection(ADDRESS, 443, context=named(self.trusted()), timeout=30)
         try:
             sent = {"Host": NAME, **{k.replace("_", "-"): v for k, v in headers.items()}}
             connection.request(method, path, body, sent)
@@ -279,6 +291,11 @@ class School:
         )
         assert done.returncode == 0, done.stdout + done.stderr
         return done.stdout
+
+    def django(self, *words: str) -> str:
+        """Run one of Django's commands against the school's database."""
+        found = read(self.hosts[0].config, {})
+        return Host(found).manage(*words, advice="See above.")
 
     def end(self) -> None:
         """Stop everything."""
@@ -309,7 +326,7 @@ def _nginx() -> Path | None:
     return Path(place) if Path(place).exists() else None
 
 
-def _named(context: ssl.SSLContext) -> ssl.SSLContext:
+def named(context: ssl.SSLContext) -> ssl.SSLContext:
     """Have connections to the address ask for the school's name, as a browser that looked it up."""
     wrap = context.wrap_socket
 

@@ -91,7 +91,7 @@ def test_what_is_unsafe_is_refused_by_name(
     tmp_path: Path, name: str, value: Any, says: str
 ) -> None:
     faults = safety.faults(_read(tmp_path, (name, value)))
-    section = name.split(".")[0]
+    section = name.split(".", maxsplit=1)[0]
     assert any(says in fault and fault.startswith(section) for fault in faults), faults
 
 
@@ -141,7 +141,9 @@ def test_all_faults_are_named_at_once(tmp_path: Path) -> None:
     with pytest.raises(StepFailed) as caught:
         read(place, {})
     why = caught.value.why
-    assert [part in why for part in ("everybody", "nonsense", "https", "workers.jobs")] == [True] * 4
+    assert [part in why for part in ("everybody", "nonsense", "https", "workers.jobs")] == [
+        True
+    ] * 4
     with pytest.raises(StepFailed, match="cannot be read"):
         read(tmp_path / "missing.toml", {})
 

@@ -1,9 +1,11 @@
 """Every refusal of the API as one record with a status, made in one place."""
 
+import sys
 from typing import Any
 
-from django.db import OperationalError
-from django.http import HttpRequest, HttpResponse
+from django.db import InterfaceError, OperationalError
+from django.http import HttpRequest, HttpResponse, JsonResponse
+from django.views.defaults import server_error
 from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 from uchuu_core.failures import Failure
@@ -25,6 +27,10 @@ class Refused(Exception):
         self.status, self.code, self.message = status, code, message
 
 
+_AWAY = {
+    "code": "database-away",
+    "message": "The database does not answer. What you typed is kept here and saved later.",
+}
 _STATUS = {"too-large": 413, "busy": 429, "time-out": 504, "produced-line-refused": 500}
 
 
@@ -61,5 +67,11 @@ def install(api: NinjaAPI) -> None:
 
     @api.exception_handler(OperationalError)
     def no_database(request: HttpRequest, _: Any) -> HttpResponse:
-        message = "The database does not answer. What you typed is kept here and saved later."
-        return answer(request, 503, code="database-away", message=message)
+        return answer(request, 503, **_AWAY)
+
+
+def broken(request: HttpRequest) -> HttpResponse:
+    """Answer for what broke on the way to an endpoint, as endpoints do: Django's ``handler500``."""
+    if isinstance(sys.exc_info()[1], OperationalError | InterfaceError):
+        return JsonResponse({**_AWAY, "at": None}, status=503)
+    return server_error(request)

@@ -28,6 +28,7 @@ def nothing_here(_request: HttpRequest, **_rest: str) -> HttpResponse:
     return record(404, "not-found", "There is nothing at this address.")
 
 
+handler500 = "api.failures.broken"
 urlpatterns = [
     path("api/", api.urls),
     re_path(r"^api/", nothing_here),

@@ -1,0 +1,291 @@
+"""A school's server under load and under fire; run by ``./uchuu bench school`` (root: it makes network namespaces).
+
+200 teachers type a line every three seconds, each line judged and stored. First on one quiet host, against one
+teacher alone; then over two hosts in network namespaces of their own, while one process after the other is killed, a
+host is cut off, and both are upgraded in turn. ``UCHUU_FIRE`` is how many seconds of that (600 asked).
+"""
+
+import json
+import os
+import random
+import signal
+import statistics
+import subprocess
+import tempfile
+import threading
+import time
+from collections.abc import Callable, Sequence
+from http.client import HTTPException, HTTPSConnection
+from pathlib import Path
+from typing import Any
+
+from school import ADDRESS, DATABASE, NAME, School, named
+
+from launcher import install
+from launcher.checks import TEST_CLUSTER
+
+TEACHERS, PAUSE = 200, 3.0
+PASSWORD = "quay-lantern-7"
+PROBLEM = {"task": "solve", "given": "2(3x - 4) - (x + 5) = 3x + 7"}
+LINES = ("6x - 8 - (x + 5) = 3x + 7", "6x - 8 - x - 5 = 3x + 7", "5x - 13 = 3x + 7", "2x = 20")
+PASSING = (0, 429, 502, 503, 504)
+"""Answers after which the page sends what it has again."""
+
+
+class Typist(threading.Thread):
+    """A teacher who writes line after line; what is not taken is sent again, as the page does."""
+
+    def __init__(self, school: School, name: str, ends: threading.Event) -> None:
+        super().__init__(daemon=True)
+        self.teacher, self._school, self._ends = name, school, ends
+        self._cookies: dict[str, str] = {}
+        self._way: HTTPSConnection | None = None
+        self.verdicts: list[float] = []
+        self.refused: list[int] = []
+        self.lost: list[str] = []
+
+    def call(self, method: str, path: str, body: Any = None) -> tuple[int, Any]:
+        """Make one call; status 0 where nobody answered."""
+        head = {
+            "Host": NAME,
+            "Content-Type": "application/json",
+            "Referer": f"https://{NAME}/",
+            "X-CSRFToken": self._cookies.get("__Host-csrftoken", ""),
+            "Cookie": "; ".join(f"{name}={value}" for name, value in self._cookies.items()),
+        }
+        try:
+            if self._way is None:
+                context = named(self._school.trusted())
+                self._way = HTTPSConnection(ADDRESS, 443, context=context, timeout=60)
+            self._way.request(method, f"/api{path}", json.dumps(body) if body else None, head)
+            reply = self._way.getresponse()
+            content = reply.read()
+        except (OSError, HTTPException):
+            self._way = None
+            return 0, None
+        for cookie in reply.headers.get_all("Set-Cookie", []):
+            name, _, value = cookie.split(";")[0].partition("=")
+            self._cookies[name] = value
+        try:
+            return reply.status, json.loads(content) if content else None
+        except ValueError:
+            return reply.status, None
+
+    def again(self, method: str, path: str, body: Any = None) -> Any:
+        """Call until it is taken; note what was not."""
+        while True:
+            status, told = self.call(method, path, body)
+            if status not in PASSING:
+                assert status in (200, 201), (path, status, told)
+                return told
+            self.refused.append(status)
+            time.sleep(0.3)
+
+    def sign_in(self) -> None:
+        """Sign in."""
+        self.again("GET", "/session")
+        self.again("POST", "/session", {"username": self.teacher, "password": PASSWORD})
+
+    def run(self) -> None:
+        """Write examples until it is over."""
+        time.sleep(random.random() * PAUSE)
+        while not self._ends.is_set():
+            self._write_one()
+
+    def _write_one(self) -> None:
+        made = self.again("POST", "/examples", PROBLEM)
+        lines: list[str] = []
+        version = made["version"]
+        for line in LINES:
+            due = time.monotonic() + PAUSE
+            lines.append(line)
+            begun = time.perf_counter()
+            self.again("POST", "/algebra/check", {**PROBLEM, "lines": lines})
+            self.verdicts.append((time.perf_counter() - begun) * 1000)
+            body = {**PROBLEM, "lines": lines, "version": version}
+            version = self.again("PUT", f"/examples/{made['id']}", body)["version"]
+            if self._ends.wait(max(0.0, due - time.monotonic())):
+                break
+        kept = self.again("GET", f"/examples/{made['id']}")["lines"]
+        if kept != lines:
+            self.lost.append(made["id"])
+
+
+class Networked(School):
+    """Two hosts in network namespaces of their own: what they say to each other's database crosses a network."""
+
+    SPACES = ("uchuu-a", "uchuu-b")
+
+    def place(self, number: int) -> tuple[str, Sequence[str]]:
+        """Return the address of a host in its namespace."""
+        return f"10.77.{number}.2:8610", ("ip", "netns", "exec", self.SPACES[number - 1])
+
+    def lay(self) -> None:
+        """Make the namespaces, and a way from each to the database."""
+        install.debian("ip", "iproute2", Path("/sbin/ip") if Path("/sbin/ip").exists() else None)
+        socat = Path("/usr/bin/socat")
+        install.debian("socat", "socat", socat if socat.exists() else None)
+        self._ways = []
+        TEST_CLUSTER.start()
+        for number, space in enumerate(self.SPACES, start=1):
+            ours, theirs = f"10.77.{number}.1", f"10.77.{number}.2"
+            _ip("netns", "add", space)
+            _ip(
+                "link", "add", f"ve{number}", "type", "veth", "peer", "name", "host", "netns", space
+            )
+            _ip("addr", "add", f"{ours}/24", "dev", f"ve{number}")
+            _ip("link", "set", f"ve{number}", "up")
+            for words in (
+                ("addr", "add", f"{theirs}/24", "dev", "host"),
+                ("link", "set", "host", "up"),
+                ("link", "set", "lo", "up"),
+            ):
+                _ip("-n", space, *words)
+            port = TEST_CLUSTER.port
+            here = [
+                "socat",
+                f"TCP-LISTEN:{port},bind={ours},fork,reuseaddr",
+                f"TCP:127.0.0.1:{port}",
+            ]
+            there = [
+                "socat",
+                f"TCP-LISTEN:{port},bind=127.0.0.1,fork,reuseaddr",
+                f"TCP:{ours}:{port}",
+            ]
+            self._ways += [
+                subprocess.Popen(here, start_new_session=True),
+                subprocess.Popen(["ip", "netns", "exec", space, *there], start_new_session=True),
+            ]
+
+    def cut(self, number: int, seconds: float) -> None:
+        """Cut one host off for a while."""
+        _ip("link", "set", f"ve{number}", "down")
+        time.sleep(seconds)
+        _ip("link", "set", f"ve{number}", "up")
+
+    def take_up(self) -> None:
+        """Take everything away again."""
+        for way in self._ways:
+            os.killpg(way.pid, signal.SIGKILL)
+            way.wait()
+        for space in self.SPACES:
+            _ip("netns", "del", space)
+
+
+def _ip(*words: str) -> None:
+    subprocess.run(["ip", *words], check=True)
+
+
+def _accounts(school: School) -> None:
+    made = (
+        "from django.contrib.auth.models import User; from django.contrib.auth.hashers import make_password;"
+        f"p = make_password({PASSWORD!r});"
+        f"User.objects.bulk_create([User(username=f'typist{{n}}', password=p) for n in range({TEACHERS})])"
+    )
+    school.django("shell", "-c", made)
+
+
+def _typed(
+    school: School, teachers: int, seconds: float, meanwhile: Callable[[], None] | None = None
+) -> tuple[float, list[Typist]]:
+    """Have so many type for so long; return the verdicts' 95 % in milliseconds, and the typists."""
+    ends = threading.Event()
+    typists = [Typist(school, f"typist{n}", ends) for n in range(teachers)]
+    for one in typists:
+        one.sign_in()
+    for one in typists:
+        one.start()
+    until = time.monotonic() + seconds
+    while time.monotonic() < until:
+        if meanwhile is not None:
+            meanwhile()
+        time.sleep(1)
+    ends.set()
+    for one in typists:
+        one.join(120)
+        assert not one.is_alive(), "somebody never got an answer"
+    times = [took for one in typists for took in one.verdicts]
+    high = statistics.quantiles(times, n=20)[18]
+    refused = [status for one in typists for status in one.refused]
+    lost = [example for one in typists for example in one.lost]
+    print(
+        f"{teachers} teachers, {seconds:.0f} s: {len(times)} verdicts, median {statistics.median(times):.0f} ms,"
+        f" 95 % {high:.0f} ms, {len(refused)} calls sent again {sorted(set(refused))}, {len(lost)} lines lost",
+        flush=True,
+    )
+    return high, typists
+
+
+def quiet(folder: Path) -> None:
+    """One host of two cores: one teacher, then all."""
+    school = School(folder, hosts=1, workers={"algebra": 3, "jobs": 1})
+    school.begin()
+    try:
+        _accounts(school)
+        alone, _ = _typed(school, 1, 20)
+        many, _ = _typed(school, TEACHERS, 60)
+        print(f"200 teachers at 95 %: {many / alone:.1f} times one alone (3 asked)")
+    finally:
+        school.end()
+
+
+def fire(folder: Path, seconds: float) -> None:
+    """Two hosts, one process after the other killed, one cut off, both upgraded in turn."""
+    school = Networked(folder, hosts=2, workers={"algebra": 2, "jobs": 1})
+    school.lay()
+    try:
+        school.begin()
+        _accounts(school)
+        calm, _ = _typed(school, TEACHERS, 30)
+        draws, killed, begun = random.Random(1), 0, time.monotonic()
+        done = {"cut": False, "upgrade": False}
+
+        def upgrade() -> None:
+            for host in school.hosts:
+                host.stop()
+                host.begin()
+                host.wait()
+
+        def shoot() -> None:
+            nonlocal killed
+            passed = time.monotonic() - begun
+            if passed > seconds / 3 and not done["cut"]:
+                done["cut"] = True
+                school.cut(1, 10)
+            elif passed > seconds * 2 / 3 and not done["upgrade"]:
+                done["upgrade"] = True
+                upgrade()
+            else:
+                time.sleep(4)
+                draws.choice(school.hosts).kill(draws.choice(("server", "jobs")))
+                killed += 1
+
+        under, _ = _typed(school, TEACHERS, seconds, shoot)
+        print(
+            f"under fire ({killed} kills, one host cut off for 10 s, both upgraded):"
+            f" 95 % {under / calm:.1f} times without"
+        )
+        twice = school.django(
+            "shell",
+            "-c",
+            "from jobs.models import StepResult; from django.db.models import Count;"
+            "print(StepResult.objects.values('job', 'number').annotate(n=Count('pk')).filter(n__gt=1).count())",
+        )
+        print(f"steps of jobs done twice: {twice.strip().splitlines()[-1]}")
+    finally:
+        school.end()
+        school.take_up()
+
+
+def main() -> None:
+    """Measure and print."""
+    os.environ.setdefault("PYTHONPYCACHEPREFIX", str(TEST_CLUSTER.folder / "bytecode"))
+    with tempfile.TemporaryDirectory() as folder:
+        quiet(Path(folder))
+    TEST_CLUSTER.client("dropdb", "--if-exists", "--force", DATABASE)
+    with tempfile.TemporaryDirectory() as folder:
+        fire(Path(folder), float(os.environ.get("UCHUU_FIRE", "600")))
+
+
+if __name__ == "__main__":
+    main()
