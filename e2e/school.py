@@ -280,11 +280,11 @@ class School:
         finally:
             connection.close()
 
-    def manage(self, *words: str, password: str = "") -> str:
+    def manage(self, *words: str, password: str = "", typed: str = "") -> str:
         """Run ./uchuu with the first host's configuration; return what it says."""
         done = subprocess.run(
             [sys.executable, ROOT / "uchuu", *words, "--config", self.hosts[0].config],
-            input=f"{password}\n",
+            input=f"{password or typed}\n",
             capture_output=True,
             text=True,
             check=False,

@@ -181,7 +181,9 @@ def test_what_is_begun_and_ended_on_one_host_is_so_on_the_other(
 def _types(client: Client, count: int, ended: threading.Event) -> list[int]:
     """Type lines into an example, one after the other, each stored; return what was answered."""
     made = client.call("POST", "/examples", {"task": "solve", "given": "2x + 6 = 10"})[1]
-    version, lines, answers = made["version"], [], []
+    version = made["version"]
+    lines: list[str] = []
+    answers: list[int] = []
     while not ended.is_set() and len(lines) < count:
         lines.append(f"2x = {len(lines)}")
         body = {"task": "solve", "given": "2x + 6 = 10", "lines": lines, "version": version}
@@ -375,13 +377,5 @@ def test_the_demonstration_is_not_served_to_a_school(school: School) -> None:
         said = _refused("serve", "--check", "--config", str(school.hosts[0].config))
         assert "made-up teachers can sign in here" in said
     finally:
-        done = subprocess.run(
-            [sys.executable, ROOT / "uchuu", "teacher", "remove", "marin"]
-            + ["--config", str(school.hosts[0].config)],
-            input="marin\n",
-            capture_output=True,
-            text=True,
-            check=False,
-        )
-        assert done.returncode == 0, done.stderr
+        school.manage("teacher", "remove", "marin", typed="marin")
     assert "as they should be" in school.manage("serve", "--check")

@@ -9,7 +9,7 @@ import threading
 from email.message import EmailMessage
 from email.parser import BytesParser
 from pathlib import Path
-from typing import Any, cast
+from typing import Any
 
 from aiosmtpd.controller import Controller
 
@@ -20,15 +20,17 @@ class Mailbox:
     def __init__(self, folder: Path, port: int) -> None:
         folder.mkdir(parents=True, exist_ok=True)
         self.folder, self.port = folder, port
-        self._controller = Controller(self, hostname="127.0.0.1", port=port)
+        self._controller: Controller | None = None
 
     def begin(self) -> None:
         """Take mail from now on."""
-        self._controller.start()  # type: ignore[no-untyped-call]
+        self._controller = Controller(self, hostname="127.0.0.1", port=self.port)
+        self._controller.start()
 
     def end(self) -> None:
         """Take no more."""
-        self._controller.stop()  # type: ignore[no-untyped-call]
+        if self._controller is not None:
+            self._controller.stop()
 
     async def handle_DATA(self, _server: Any, _session: Any, envelope: Any) -> str:
         """Keep one mail."""
@@ -39,10 +41,7 @@ class Mailbox:
     def mails(self) -> list[EmailMessage]:
         """Return the mails that came."""
         read = BytesParser(policy=email.policy.default)
-        return [
-            cast("EmailMessage", read.parsebytes(place.read_bytes()))
-            for place in sorted(self.folder.iterdir())
-        ]
+        return [read.parsebytes(place.read_bytes()) for place in sorted(self.folder.iterdir())]
 
 
 def main() -> None:

@@ -43,8 +43,8 @@ def test_the_units_are_ones_that_systemd_takes(unit: str, tmp_path: Path) -> Non
     place = shutil.which("systemd-analyze")
     debian("systemd-analyze", "systemd", Path(place) if place else None)
     shutil.copytree(ROOT / "deploy" / "systemd", tmp_path, dirs_exist_ok=True)
-    for place in tmp_path.iterdir():  # the programs that it starts are not installed here
-        place.write_text(place.read_text().replace("/opt/uchuu/uchuu", "/bin/true"))
+    for file in tmp_path.iterdir():  # the programs that it starts are not installed here
+        file.write_text(file.read_text().replace("/opt/uchuu/uchuu", "/bin/true"))
     done = subprocess.run(
         ["systemd-analyze", "verify", "--man=no", str(tmp_path / unit)],
         capture_output=True,

@@ -12,7 +12,7 @@ from django.http import HttpRequest
 from teachers.audit import note
 from teachers.models import Department, Person
 from teachers.people import person_of, set_person
-from teachers.second_factor import drop
+from teachers.second_factor import drop, has_one
 from teachers.sessions import end, sessions_of
 
 
@@ -125,4 +125,5 @@ def as_record(teacher: User) -> dict[str, Any]:
         "locked": not teacher.is_active,
         "leaves": person.leaves if person else None,
         "last_here": teacher.last_login,
+        "second_factor": has_one(teacher),
     }

@@ -3747,6 +3747,8 @@ export interface components {
             leaves: string | null;
             /** Last Here */
             last_here: string | null;
+            /** Second Factor */
+            second_factor: boolean;
         };
         /**
          * AccountRows

@@ -52,6 +52,7 @@ async function submit(): Promise<void> {
     :refusal="refusal"
     :busy="busy"
     :go="words.signIn.go"
+    :says="words.signIn.numberSays"
     @give="(number) => tried(() => giveNumber(number))"
   />
   <ForgotPassword v-else-if="asks === 'mail'" :name="username" @leave="asks = 'password'" />
@@ -89,5 +90,7 @@ async function submit(): Promise<void> {
 }
 .ways .el-button {
   margin-left: 0;
+  padding: 0;
+  font-size: inherit;
 }
 </style>

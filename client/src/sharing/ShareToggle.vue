@@ -20,8 +20,9 @@ const mine = computed(() =>
   shared.value.find((one) => one.own && one.kind === props.kind && one.key === props.of),
 )
 const label = computed(() => {
-  if (mine.value) return words.department.end
-  return props.kind === 'house' ? words.department.shareHouse : words.department.share
+  const isHouse = props.kind === 'house' && !props.link
+  if (mine.value) return isHouse ? words.department.endHouse : words.department.end
+  return isHouse ? words.department.shareHouse : words.department.share
 })
 
 function toggle(): Promise<boolean> {

@@ -72,6 +72,7 @@ export const account = {
   picture: 'What your authenticator reads',
   orType: 'Or type this into it:',
   confirm: 'That is the number',
+  numberSays: 'The six figures that it shows now.',
   codes:
     'Write these down and keep them elsewhere. Each lets you in once, without your telephone. They are shown only now.',
   mail: 'Mail address',

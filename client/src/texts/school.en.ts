@@ -45,12 +45,15 @@ export const department = {
   without: 'You are in no department yet. Whoever keeps the accounts puts you into one.',
   colleagues: (names: string[]) =>
     names.length ? `With ${names.join(', ')}` : 'You are the only one here so far.',
+  /** What kind of thing it is, and how much is in it. */
+  kindOf: (kind: 'set' | 'unit' | 'error' | 'house', count: number): string =>
+    [department.kinds[kind], department.size(kind, count)].filter(Boolean).join(' · '),
   kinds: { set: 'Set', unit: 'Unit', error: 'Error', house: 'House rules' },
   what: 'What',
   of: 'Whose',
   own: 'yours',
   since: 'Since',
-  size: (kind: string, count: number) => {
+  size: (kind: string, count: number): string => {
     if (kind === 'set') return count === 1 ? 'one problem' : `${count} problems`
     if (kind === 'unit') return count === 1 ? 'one set' : `${count} sets`
     return ''
@@ -72,7 +75,8 @@ export const department = {
   shared: 'Shared with the department',
   end: 'Share it no more',
   shareHouse: 'Share my house rules',
-  back: 'Department',
+  endHouse: 'Share my house rules no more',
+  back: 'Back to the department',
   lines: 'Lines',
   becomes: 'becomes',
   offered: 'Classes that are handed over',
@@ -89,6 +93,7 @@ export const department = {
   handSays:
     'All papers, marks, lessons and the log go with it; you will not see them any more. Your sets and examples stay yours.',
   to: 'To whom',
+  somebody: 'a colleague',
   sayAgain: (title: string) => `Type ${title} to say it twice`,
   handIt: 'Offer it',
   nobody: 'There is nobody else in your department.',

@@ -67,7 +67,7 @@ def test_a_set_is_read_and_copied_and_the_copy_is_ones_own(ada: ApiClient, ben: 
     assert (job["state"], job["outcome"]["sets"]) == ("done", 1)
     copy = _sets("ben")[0]
     assert (copy.title, copy.tags) == ("Linear", ["from ada"])
-    assert copy.items.first().example.teacher.username == "ben"
+    assert [item.example.teacher.username for item in copy.items.all()] == ["ben"] * len(PROBLEMS)
     assert (_seen(ben)[0]["copied"], _seen(ben)[0]["changed"]) == (True, False)
 
     Example.objects.filter(teacher__username="ben").update(given="9x = 6")
@@ -89,7 +89,7 @@ def test_a_change_since_one_copied_is_told(ada: ApiClient, ben: ApiClient) -> No
     assert _seen(ben)[0]["changed"]
     ben.call("POST", f"/shared/{shared['id']}/copy")
     assert not _seen(ben)[0]["changed"]
-    assert [len(one.items.first().example.lines.all()) for one in _sets("ben")] == [1, 2]
+    assert [one.items.all()[0].example.lines.count() for one in _sets("ben")] == [1, 2]
 
 
 def test_copying_again_what_did_not_change_makes_nothing_new(
@@ -112,7 +112,7 @@ def test_a_unit_is_shared_with_its_parts(ada: ApiClient, ben: ApiClient) -> None
     assert (shared["title"], shared["count"]) == ("Equations", 2)
 
     ben.call("POST", f"/shared/{shared['id']}/copy")
-    assert {(one.title, one.unit.title) for one in _sets("ben")} == {
+    assert {(one.title, one.unit.title) for one in _sets("ben") if one.unit} == {
         ("one", "Equations"),
         ("two", "Linear"),
     }

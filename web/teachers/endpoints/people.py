@@ -75,6 +75,7 @@ class AccountRow(Schema):
     locked: bool
     leaves: datetime | None
     last_here: datetime | None
+    second_factor: bool
 
 
 class AccountRows(Schema):

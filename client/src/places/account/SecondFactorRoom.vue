@@ -60,6 +60,7 @@ async function confirm(number: string): Promise<void> {
         :refusal="giving.refusal.value"
         :busy="giving.busy.value"
         :go="words.account.confirm"
+        :says="words.account.numberSays"
         @give="confirm"
       />
     </template>

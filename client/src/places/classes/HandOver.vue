@@ -34,7 +34,7 @@ async function hand(): Promise<void> {
     <p v-if="query.data.value && !colleagues.length">{{ words.department.nobody }}</p>
     <form v-else @submit.prevent="hand">
       <label :for="toId">{{ words.department.to }}</label>
-      <el-select :id="toId" v-model="to">
+      <el-select :id="toId" v-model="to" :placeholder="words.department.somebody">
         <el-option v-for="name in colleagues" :key="name" :value="name" :label="name" />
       </el-select>
       <label :for="titleId">{{ words.department.sayAgain(row.title) }}</label>

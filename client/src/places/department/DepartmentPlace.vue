@@ -48,8 +48,7 @@ function named(row: Schemas['SharedOut']): string {
               {{ named(row) }}
             </router-link>
             <div class="u-quiet">
-              {{ words.department.kinds[row.kind as 'set'] }}
-              {{ words.department.size(row.kind, row.count) }}
+              {{ words.department.kindOf(row.kind, row.count) }}
             </div>
           </template>
         </el-table-column>

@@ -95,8 +95,8 @@ async function forget(row: Row): Promise<void> {
         <template #default="{ row }">
           <b>{{ row.username }}</b>
           <div v-if="row.mail" class="u-quiet">{{ row.mail }}</div>
-          <span v-if="row.locked" class="u-warm">{{ words.people.locked }}</span>
-          <span v-if="row.leaves" class="u-warm">{{ words.people.leaves(day(row.leaves)) }}</span>
+          <div v-if="row.locked" class="u-warm">{{ words.people.locked }}</div>
+          <div v-if="row.leaves" class="u-warm">{{ words.people.leaves(day(row.leaves)) }}</div>
         </template>
       </el-table-column>
       <el-table-column :label="words.people.department" width="210">
@@ -142,7 +142,13 @@ async function forget(row: Row): Promise<void> {
             <el-button link type="primary" :disabled="busy" @click="reset(row)">
               {{ words.people.reset }}
             </el-button>
-            <el-button link type="primary" :disabled="busy" @click="forget(row)">
+            <el-button
+              v-if="row.second_factor"
+              link
+              type="primary"
+              :disabled="busy"
+              @click="forget(row)"
+            >
               {{ words.people.forget }}
             </el-button>
           </span>

@@ -2,7 +2,6 @@
 /** Over a set: its name, whether it is saved, and what can be done with all of it. */
 import { computed } from 'vue'
 import WorkHead from '@/shared/page/WorkHead.vue'
-import ShareButton from '@/sharing/ShareButton.vue'
 import { words } from '@/texts/en'
 import type { OpenSet } from './useSet'
 
@@ -45,7 +44,6 @@ const totals = computed(() =>
       {{ words.sets.versions }}
     </el-button>
     <el-button :disabled="busy" @click="$emit('copy')">{{ words.sets.copy }}</el-button>
-    <ShareButton v-if="opened" kind="set" :of="id" />
     <el-button :disabled="!opened" @click="$emit('add')">{{ words.sets.add }}</el-button>
     <router-link
       v-slot="{ href, navigate }"

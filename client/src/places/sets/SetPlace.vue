@@ -7,6 +7,7 @@ import ConflictDialog from '@/shared/page/ConflictDialog.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { useKeys } from '@/shared/composables/useKeys'
+import ShareButton from '@/sharing/ShareButton.vue'
 import { words } from '@/texts/en'
 import AddProblems from './AddProblems.vue'
 import CoverageTable from './CoverageTable.vue'
@@ -85,11 +86,14 @@ useKeys({
             :placeholder="words.sets.instructionHint"
           />
         </label>
-        <details class="rules">
-          <summary>{{ words.sets.house }}</summary>
-          <OwnRules v-model="content.house" />
-          <span class="u-quiet"> {{ words.sets.houseSays }}</span>
-        </details>
+        <div class="about">
+          <details class="rules">
+            <summary>{{ words.sets.house }}</summary>
+            <OwnRules v-model="content.house" />
+            <span class="u-quiet"> {{ words.sets.houseSays }}</span>
+          </details>
+          <ShareButton kind="set" :of="id" link />
+        </div>
         <p v-if="!items.length" class="empty">{{ words.sets.empty }}</p>
         <template v-else>
           <SetClimb ref="climb" v-model:chosen="chosen" :set="set" @remove="remove" />

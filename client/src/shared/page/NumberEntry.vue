@@ -8,6 +8,8 @@ defineProps<{
   busy: boolean
   /** What the button says. */
   go: string
+  /** What may be typed. */
+  says: string
 }>()
 const emit = defineEmits<{ give: [number: string] }>()
 
@@ -32,7 +34,7 @@ function give(): void {
       autofocus
       required
     />
-    <p class="u-quiet">{{ words.signIn.numberSays }}</p>
+    <p class="u-quiet">{{ says }}</p>
     <p class="u-warm" role="alert">{{ refusal }}</p>
     <el-button type="primary" native-type="submit" :loading="busy">{{ go }}</el-button>
   </form>
