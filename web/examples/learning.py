@@ -4,17 +4,25 @@ from typing import Any
 
 from django.conf import settings
 from django.contrib.auth.models import User
+from django.core.cache import cache
+from django.db import transaction
 from jobs.queue import hand_to_workers
 
 from examples.actions.write_facts import learn
 
-A_PAUSE = 2
+A_PAUSE = 4
 """Seconds: whoever types saves often, and is learnt from once."""
 
 
 def learn_soon(teacher: int) -> None:
     """Have the worker learn of this teacher's changed examples; once, however often it is said meanwhile."""
     if not settings.JOBS_AT_ONCE:
+        transaction.on_commit(lambda: _hand(teacher))
+
+
+def _hand(teacher: int) -> None:
+    """Hand it to the workers, but where this process just did: that one begins later and sees this change too."""
+    if cache.add(f"learn-{teacher}", True, A_PAUSE - 1):
         hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=A_PAUSE, teacher=teacher)
 
 

@@ -9,7 +9,7 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
-from examples.actions.write_facts import worded, write_words
+from examples.actions.write_facts import WORDED, worded, write_words_of
 from examples.learning import learn_soon
 from examples.models import Example, ExampleFacts, Snapshot, WrittenLine
 from examples.schemas import ExampleIn, ExampleOut
@@ -59,17 +59,19 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
         Example.DoesNotExist: it is not this teacher's.
     """
     example = Example.objects.select_for_update().get(pk=identity, teacher=teacher, deleted=None)
-    if _same(example, content):
+    stored = list(example.lines.all())
+    if [line.text for line in stored] == content.lines and _same(example, content):
         return example
     if example.version != version:
         raise StaleVersion(example)
     take_snapshot(example)
+    same_words = all(getattr(example, name) == getattr(content, name) for name in WORDED)
     for name, value in _fields(content).items():
         setattr(example, name, value)
     example.version += 1
     example.save()
-    _write_lines(example, content.lines)
-    write_words([example])
+    _write_lines(example, stored, content.lines)
+    write_words_of(example, lines=len(content.lines), same_words=same_words)
     learn_soon(example.teacher_id)
     return example
 
@@ -96,16 +98,16 @@ def take_snapshot(example: Example) -> None:
 
 
 def _same(example: Example, content: ExampleIn) -> bool:
-    stored = [line.text for line in example.lines.all()]
-    return stored == content.lines and all(
-        getattr(example, name) == value for name, value in _fields(content).items()
-    )
+    return all(getattr(example, name) == value for name, value in _fields(content).items())
 
 
-def _write_lines(example: Example, texts: list[str]) -> None:
+def _write_lines(example: Example, stored: list[WrittenLine], texts: list[str]) -> None:
     """Write *texts* by difference: a line that stays, moves or is reworded keeps its key."""
-    lines = _lines_for(texts, list(example.lines.all())) if example.lines.exists() else {}
-    example.lines.exclude(pk__in=[line.pk for line in lines.values()]).delete()
+    lines = _lines_for(texts, stored)
+    kept = {line.pk for line in lines.values()}
+    gone = [line.pk for line in stored if line.pk not in kept]
+    if gone:
+        WrittenLine.objects.filter(pk__in=gone).delete()
     changed, new = [], []
     for position, text in enumerate(texts):
         line = lines.get(position)
@@ -114,8 +116,10 @@ def _write_lines(example: Example, texts: list[str]) -> None:
         elif (line.position, line.text) != (position, text):
             line.position, line.text = position, text
             changed.append(line)
-    WrittenLine.objects.bulk_update(changed, ["position", "text"])
-    WrittenLine.objects.bulk_create(new)
+    if changed:
+        WrittenLine.objects.bulk_update(changed, ["position", "text"])
+    if new:
+        WrittenLine.objects.bulk_create(new)
 
 
 def _lines_for(texts: list[str], stored: list[WrittenLine]) -> dict[int, WrittenLine]:

@@ -15,6 +15,9 @@ from examples.models import Example, ExampleFacts
 
 A_WHILE = 20
 """So many examples are learnt before others have their turn."""
+WORDED = ("title", "given", "task")
+"""Fields of an example from which its words come (and from its tags, which are filed elsewhere)."""
+_WRITTEN = ["name", "lines", "words"]
 LATE = "late"
 """Stands for the stop and for the ground of what was not finished in time: it is tried again at the next start."""
 
@@ -24,7 +27,18 @@ def write_words(examples: Sequence[Example]) -> None:
     """Write what a list and a search need of *examples* at once; what the core told stays until it tells anew."""
     found = _locked([example.pk for example in examples]).prefetch_related("example__lines")
     changed = [worded(facts, lines=len(facts.example.lines.all())) for facts in found]
-    ExampleFacts.objects.bulk_update(changed, ["name", "lines", "words"])
+    ExampleFacts.objects.bulk_update(changed, _WRITTEN)
+
+
+def write_words_of(example: Example, *, lines: int, same_words: bool) -> None:
+    """Do as ``write_words`` for one that was just written, by whoever has it locked."""
+    if same_words:
+        ExampleFacts.objects.filter(pk=example.pk).update(lines=lines)
+        return
+    facts = ExampleFacts.objects.select_for_update().filter(pk=example.pk).first()
+    if facts is not None:
+        facts.example = example
+        worded(facts, lines=lines).save(update_fields=_WRITTEN)
 
 
 def _locked(identities: Sequence[Any]) -> QuerySet[ExampleFacts]:
