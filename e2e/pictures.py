@@ -109,14 +109,6 @@ def study(page: Page) -> None:
     expect(page.locator("svg .branch").first).to_be_visible()
 
 
-def first(page: Page) -> None:
-    """The first minute."""
-    page.goto("/first")
-    for _ in range(2):
-        page.locator(".explained button").press("Enter")
-    expect(page.locator(".counter")).to_be_visible()
-
-
 def examples(page: Page) -> None:
     """The list of examples."""
     page.goto("/examples")
@@ -231,7 +223,6 @@ PICTURES: dict[str, Callable[[Page], None]] = {
     "give": give,
     "proof": proof,
     "study": study,
-    "first": first,
     "examples": examples,
     "errors": errors,
     "house": house,

@@ -16,7 +16,7 @@ PARTS = {
     "test": "lint types core web client browser",
     "bench": "core papers start marking log browser scale load",
 }
-BESIDES = {"test": "long", "bench": ""}
+BESIDES = {"test": "long", "bench": "school"}
 """Parts that run only when they are named."""
 _BIN = VENV / "bin"
 
@@ -153,7 +153,7 @@ def bench(options: argparse.Namespace) -> int:
         )
     if "start" in parts:
         run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
-    served = [part for part in ("marking", "log", "browser", "scale", "load") if part in parts]
+    served = [part for part in ("marking", "log", "browser", "scale", "load", "school") if part in parts]
     if served:
         os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
         install.front_end()

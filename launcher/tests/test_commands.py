@@ -28,6 +28,8 @@ ROOT = Path(__file__).resolve().parents[2]
         "backup",
         "restore",
         "tray",
+        "serve",
+        "install",
     ],
 )
 def test_every_command_has_help(command: str) -> None:
