@@ -9,6 +9,7 @@ from bench_page import choose
 from django_otp.oath import totp
 from playwright.sync_api import Browser, BrowserContext, Page, expect
 from school import NAME, School
+from test_places import violations
 
 GOOD = "quay-lantern-7"
 
@@ -270,3 +271,28 @@ def test_an_account_is_kept_deleted_and_stays_after_all(person: Callable[..., Pa
     expect(page.get_by_text("will be deleted on").first).to_be_visible()
     room.get_by_role("button", name="Stay").click()
     expect(room.get_by_role("button", name="Delete my account")).to_be_visible()
+
+
+def test_the_screens_of_a_school_have_no_barrier(person: Callable[..., Page], office: Page) -> None:
+    office.goto("/people")
+    expect(office.get_by_role("row").nth(1)).to_be_visible()
+    assert violations(office) == []
+    page = person("dahl")
+    page.goto("/department")
+    expect(page.get_by_role("heading", name="Mathematics")).to_be_visible()
+    page.get_by_role("button", name="Share my house rules").click()
+    page.get_by_role("link", name="House rules of dahl").click()
+    expect(page.get_by_text("As on the board")).to_be_visible()
+    assert violations(page) == []
+    page.goto("/department")
+    expect(page.get_by_role("row").nth(1)).to_be_visible()
+    assert violations(page) == []
+    page.goto("/account")
+    expect(page.get_by_role("heading", name="The school’s sign-in")).to_be_visible()
+    assert violations(page) == []
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_role("button", name="I forgot my password")).to_be_visible()
+    assert violations(page) == []
+    page.goto("/reset/none.at-all")
+    expect(page.get_by_role("alert")).to_be_visible()
+    assert violations(page) == []

@@ -25,7 +25,17 @@ def _settled(page: Page) -> float:
 
 @pytest.mark.parametrize(
     "path",
-    ["/examples", "/errors", "/house", "/bench/new", "/sets", "/proofs", "/first", "/classes"],
+    [
+        "/examples",
+        "/errors",
+        "/house",
+        "/bench/new",
+        "/sets",
+        "/proofs",
+        "/first",
+        "/classes",
+        "/account",
+    ],
 )
 def test_nothing_moves_by_itself_in_a_place(page: Page, path: str) -> None:
     page.add_init_script(WATCH)
@@ -72,7 +82,16 @@ def test_a_bench_and_a_set_reflow(page: Page, width: int, height: int) -> None:
     assert box["y"] + box["height"] <= foot["y"]  # the foot never covers the entry
     across = "document.documentElement.scrollWidth"
     assert page.evaluate(across) <= width
-    for path in ("/sets", "/examples", "/errors", "/house", "/first", "/classes", "/proofs"):
+    for path in (
+        "/sets",
+        "/examples",
+        "/errors",
+        "/house",
+        "/first",
+        "/classes",
+        "/proofs",
+        "/account",
+    ):
         page.goto(path)
         expect(page.locator("main")).not_to_be_empty()
         assert page.evaluate(across) <= width, path

@@ -24,7 +24,17 @@ def violations(page: Page) -> list[str]:
 @pytest.mark.parametrize("theme", ["light", "dark"])
 @pytest.mark.parametrize(
     "path",
-    ["/examples", "/errors", "/house", "/bench/new", "/sets", "/proofs", "/classes", "/first"],
+    [
+        "/examples",
+        "/errors",
+        "/house",
+        "/bench/new",
+        "/sets",
+        "/proofs",
+        "/classes",
+        "/first",
+        "/account",
+    ],
 )
 def test_a_place_has_no_barrier(page: Page, path: str, theme: str) -> None:
     sign_in(page)
@@ -236,6 +246,8 @@ def test_every_place_has_its_title_one_heading_and_a_way_past_the_rail(page: Pag
         ("/errors", "Errors"),
         ("/house", "House rules"),
         ("/proofs", "Answer keys to check"),
+        ("/account", "Your account"),
+        ("/department", "Department"),
     ):
         page.goto(path)
         expect(page).to_have_title(f"{title} · Uchuu")
@@ -259,12 +271,12 @@ def test_one_begins_ones_own_in_the_demonstration(page: Page) -> None:
 
     page.goto("/examples")
     expect(page.get_by_text("No example yet")).to_be_visible()
-    page.goto("/house")
-    account = page.locator(".account")
+    page.get_by_role("link", name="Account sundqvist").click()
+    account = page.get_by_role("main")
     account.get_by_label("Password so far").fill("a rope over the quay")
     account.get_by_label("New password").fill("another rope altogether")
     account.get_by_role("button", name="Change the password").click()
-    expect(account.get_by_role("status")).to_contain_text("Changed.")
+    expect(account.get_by_text("Changed. Everywhere else")).to_be_visible()
     expect(account.get_by_text("here", exact=True)).to_be_visible()
     sign_out(page)
     sign_in(page, "sundqvist", "another rope altogether")

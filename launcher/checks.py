@@ -153,7 +153,9 @@ def bench(options: argparse.Namespace) -> int:
         )
     if "start" in parts:
         run("start", [sys.executable, ROOT / "bench" / "start.py"], advice="See above.", shown=True)
-    served = [part for part in ("marking", "log", "browser", "scale", "load", "school") if part in parts]
+    served = [
+        part for part in ("marking", "log", "browser", "scale", "load", "school") if part in parts
+    ]
     if served:
         os.environ["UCHUU_CHROMIUM"] = str(install.chromium())
         install.front_end()
