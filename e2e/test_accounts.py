@@ -3,6 +3,7 @@
 import base64
 import re
 from collections.abc import Callable, Iterator
+from email.message import EmailMessage
 
 import pytest
 from bench_page import choose
@@ -116,7 +117,10 @@ def test_a_forgotten_password_is_set_anew_by_mail(
     page.get_by_role("button", name="Send me a link").click()
     expect(page.get_by_text("a link is on its way")).to_be_visible()
 
-    mails = [mail for mail in school.mailbox.mails() if "new password" in str(mail["subject"])]
+    mails: list[EmailMessage] = []
+    while not mails:
+        mails = [mail for mail in school.mailbox.mails() if "new password" in str(mail["subject"])]
+        page.wait_for_timeout(200)
     link = re.search(r"https://\S+/reset/\S+", mails[-1].get_content())
     assert link is not None
     page.goto(link.group())

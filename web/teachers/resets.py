@@ -8,6 +8,7 @@ from django.contrib.auth.tokens import default_token_generator
 from django.utils import timezone
 from django.utils.encoding import force_bytes, force_str
 from django.utils.http import urlsafe_base64_decode, urlsafe_base64_encode
+from procrastinate.contrib.django import app
 
 from teachers.mail import send
 from teachers.people import person_of, set_person
@@ -32,11 +33,20 @@ def send_link(name: str) -> None:
     if person.reset_sent is not None and timezone.now() - person.reset_sent < PAUSE:
         return
     set_person(teacher, reset_sent=timezone.now())
+    if settings.JOBS_AT_ONCE:
+        mail_link(teacher.pk)
+    else:  # by a worker: how long the answer takes tells nobody whether a mail went out
+        app.configure_task("mail_link").defer(teacher=teacher.pk)
+
+
+def mail_link(teacher: int) -> None:
+    """Make the link and send it."""
+    found = User.objects.get(pk=teacher)
     send(
-        teacher.email,
+        found.email,
         "a new password",
-        f"Somebody, you we hope, asked for a new password for “{teacher.get_username()}”.\n"
-        f"Within an hour, open:\n\n{link_for(teacher)}\n\n"
+        f"Somebody, you we hope, asked for a new password for “{found.get_username()}”.\n"
+        f"Within an hour, open:\n\n{link_for(found)}\n\n"
         "If it was not you, nothing has changed and you need do nothing.",
     )
 

@@ -12,6 +12,8 @@ from django.utils import timezone
 
 from launcher.postgres import free_port
 from standins.mailbox import Mailbox
+from teachers import invitations
+from teachers.accounts import AccountRefused
 from teachers.invitations import invite
 from teachers.models import AuditEntry, Department, Invitation
 from teachers.people import set_person
@@ -149,3 +151,17 @@ def test_mail_goes_through_a_real_mail_server(
     set_person(User.objects.get(), reset_sent=None)
     away = anybody.call("POST", "/session/reset", {"name": "cleo"})
     assert away.status_code == 204, "that the mail server is away is logged, and told to nobody"
+
+
+def test_of_two_who_take_an_invitation_at_the_same_moment_one_gets_it(
+    ada: ApiClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    by = User.objects.get(username="ada")
+    found, link, _ = invite(by, mail="", department=None, is_administrator=True)
+    monkeypatch.setattr(
+        invitations, "found_by", lambda _: found
+    )  # both looked before either took it
+    invitations.accept(_token(link), "dora", GOOD, "")
+    with pytest.raises(AccountRefused, match="was used"):
+        invitations.accept(_token(link), "eve", GOOD, "")
+    assert not User.objects.filter(username="eve").exists()

@@ -146,3 +146,13 @@ def test_a_provider_that_is_away_is_said_to_be(settings: Any, anybody: ApiClient
     assert _sign_in(anybody) == "/?said=provider-away"
     settings.PROVIDER = {}
     assert _sign_in(anybody) == "/?said=provider-none"
+
+
+def test_who_was_locked_on_the_way_connects_nothing(provider: Provider, ada: ApiClient) -> None:
+    begun = ada.http.get("/provider/begin")
+    back = _way_back(begun["Location"], "sund")
+    teacher = User.objects.get(username="ada")
+    teacher.is_active = False
+    teacher.save()
+    assert ada.http.get(back)["Location"] == "/?said=provider-lies"
+    assert not Person.objects.exclude(subject=None).exists()
