@@ -7,6 +7,7 @@ import { useAction } from '@/api/useAction'
 import { dated } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import SayPassword from './SayPassword.vue'
 
 defineProps<{ account: Schemas['AccountOut'] }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -48,14 +49,7 @@ async function stay(): Promise<void> {
         </span>
       </p>
       <el-form label-position="top" @submit.prevent="leave">
-        <el-form-item v-if="account.password" :label="words.account.say">
-          <el-input
-            v-model="password"
-            type="password"
-            maxlength="1000"
-            autocomplete="current-password"
-          />
-        </el-form-item>
+        <SayPassword v-if="account.password" v-model="password" />
         <el-button native-type="submit" :disabled="busy || (account.password && !password)">
           {{ words.account.delete }}
         </el-button>

@@ -5,6 +5,7 @@ import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import SayPassword from './SayPassword.vue'
 
 const props = defineProps<{ account: Schemas['AccountOut'] }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -35,14 +36,7 @@ async function change(): Promise<void> {
       <el-form-item :label="words.account.mail">
         <el-input v-model="mail" type="email" maxlength="254" autocomplete="email" />
       </el-form-item>
-      <el-form-item v-if="account.password" :label="words.account.say">
-        <el-input
-          v-model="password"
-          type="password"
-          maxlength="1000"
-          autocomplete="current-password"
-        />
-      </el-form-item>
+      <SayPassword v-if="account.password" v-model="password" />
       <el-button native-type="submit" :disabled="busy || mail === account.mail">
         {{ words.account.keepMail }}
       </el-button>

@@ -6,6 +6,7 @@ import { api, result } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import SayPassword from './SayPassword.vue'
 
 const cache = useQueryClient()
 const old = ref('')
@@ -31,12 +32,8 @@ async function change(): Promise<void> {
   <section>
     <h2>{{ words.account.password }}</h2>
     <el-form label-position="top" @submit.prevent="change">
-      <el-form-item :label="words.account.old">
-        <el-input v-model="old" type="password" maxlength="1000" autocomplete="current-password" />
-      </el-form-item>
-      <el-form-item :label="words.account.fresh">
-        <el-input v-model="fresh" type="password" maxlength="1000" autocomplete="new-password" />
-      </el-form-item>
+      <SayPassword v-model="old" :label="words.account.old" />
+      <SayPassword v-model="fresh" :label="words.account.fresh" fresh />
       <el-button native-type="submit" :disabled="busy || !old || fresh.length < 10">
         {{ words.account.change }}
       </el-button>

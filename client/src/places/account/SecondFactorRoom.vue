@@ -6,6 +6,7 @@ import { useAction } from '@/api/useAction'
 import NumberEntry from '@/shared/page/NumberEntry.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
+import SayPassword from './SayPassword.vue'
 
 defineProps<{ account: Schemas['AccountOut'] }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -81,14 +82,7 @@ async function confirm(number: string): Promise<void> {
         </ul>
       </div>
       <el-form label-position="top" @submit.prevent="account.second_factor ? drop() : begin()">
-        <el-form-item v-if="account.password" :label="words.account.say">
-          <el-input
-            v-model="password"
-            type="password"
-            maxlength="1000"
-            autocomplete="current-password"
-          />
-        </el-form-item>
+        <SayPassword v-if="account.password" v-model="password" />
         <el-button
           native-type="submit"
           :disabled="saying.busy.value || (account.password && !password)"
