@@ -14,7 +14,7 @@ def opened(example: Example, has_left: HasLeft) -> str:
         Gone: whoever opens it has left.
     """
     asker = Asker(example.teacher)
-    lines = [line.text for line in example.lines.all()]
+    lines = example.texts
     stored = ExampleOut.from_orm(example).model_dump_json()
     if not example.given.strip():
         return f'{{"example": {stored}, "checked": null, "inspected": null}}'

@@ -53,7 +53,7 @@ class ExampleOut(ExampleIn):
     @staticmethod
     def resolve_lines(example: Example) -> list[str]:
         """Return the texts in order."""
-        return [line.text for line in example.lines.all()]
+        return example.texts
 
 
 class Opened(Schema):

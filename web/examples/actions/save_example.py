@@ -60,18 +60,22 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
     """
     example = Example.objects.select_for_update().get(pk=identity, teacher=teacher, deleted=None)
     stored = list(example.lines.all())
-    if [line.text for line in stored] == content.lines and _same(example, content):
+    example.texts = [line.text for line in stored]
+    if _same(example, content):
         return example
     if example.version != version:
         raise StaleVersion(example)
     take_snapshot(example)
-    same_words = all(getattr(example, name) == getattr(content, name) for name in WORDED)
-    for name, value in _fields(content).items():
+    new = {
+        name: value for name, value in _fields(content).items() if getattr(example, name) != value
+    }
+    for name, value in new.items():
         setattr(example, name, value)
     example.version += 1
-    example.save()
+    example.save(update_fields=[*new, "version", "changed"])
     _write_lines(example, stored, content.lines)
-    write_words_of(example, lines=len(content.lines), same_words=same_words)
+    example.texts = content.lines
+    write_words_of(example, lines=len(content.lines), same_words=not new.keys() & WORDED)
     learn_soon(example.teacher_id)
     return example
 
@@ -98,7 +102,9 @@ def take_snapshot(example: Example) -> None:
 
 
 def _same(example: Example, content: ExampleIn) -> bool:
-    return all(getattr(example, name) == value for name, value in _fields(content).items())
+    return example.texts == content.lines and all(
+        getattr(example, name) == value for name, value in _fields(content).items()
+    )
 
 
 def _write_lines(example: Example, stored: list[WrittenLine], texts: list[str]) -> None:

@@ -15,7 +15,7 @@ from examples.models import Example, ExampleFacts
 
 A_WHILE = 20
 """So many examples are learnt before others have their turn."""
-WORDED = ("title", "given", "task")
+WORDED = {"title", "given", "task"}
 """Fields of an example from which its words come (and from its tags, which are filed elsewhere)."""
 _WRITTEN = ["name", "lines", "words"]
 LATE = "late"

@@ -1,6 +1,7 @@
 """A worked example: a problem and the lines written under it."""
 
 import uuid
+from functools import cached_property
 
 from django.conf import settings
 from django.contrib.postgres.indexes import GinIndex
@@ -40,6 +41,11 @@ class Example(PutAside, Filed, models.Model):
             models.Index(fields=["teacher", "-opened", "-id"]),
             GinIndex(fields=["tags"]),
         ]
+
+    @cached_property
+    def texts(self) -> list[str]:
+        """Its lines as written, in order; read once."""
+        return [line.text for line in self.lines.all()]
 
     def __str__(self) -> str:
         return self.title or self.given
