@@ -90,11 +90,6 @@ def certificate(folder: Path, names: list[str], *, days: int = 30) -> tuple[Path
     return places
 
 
-def free_proxy_ports() -> bool:
-    """Return whether the proxy can listen where a browser asks: the usual port needs rights."""
-    return os.geteuid() == 0
-
-
 class HostProcess:
     """One host: ``./uchuu serve``, as a service would run it."""
 

@@ -40,7 +40,8 @@ def state_folder() -> Path:
     else:
         folder = ROOT / ".state"
     folder.mkdir(parents=True, exist_ok=True)
-    folder.chmod(0o755)
+    if is_root():
+        folder.chmod(0o755)  # PostgreSQL runs as another user
     return folder
 
 

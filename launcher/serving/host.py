@@ -15,7 +15,6 @@ from launcher.steps import fail, run, say
 
 GRACE = 30
 """Seconds that calls in flight have to end when the host stops."""
-LOCAL_FILES = ("draining", "metrics")
 
 
 class Host:
