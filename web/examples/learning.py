@@ -10,9 +10,6 @@ from jobs.queue import hand_to_workers
 
 from examples.actions.write_facts import learn
 
-A_PAUSE = 4
-"""Seconds: whoever types saves often, and is learnt from once."""
-
 
 def learn_soon(teacher: int) -> None:
     """Have the worker learn of this teacher's changed examples; once, however often it is said meanwhile."""
@@ -22,8 +19,9 @@ def learn_soon(teacher: int) -> None:
 
 def _hand(teacher: int) -> None:
     """Hand it to the workers, but where this process just did: that one begins later and sees this change too."""
-    if cache.add(f"learn-{teacher}", True, A_PAUSE - 1):
-        hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=A_PAUSE, teacher=teacher)
+    pause = settings.LEARN_AFTER
+    if cache.add(f"learn-{teacher}", True, pause - 1):
+        hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=pause, teacher=teacher)
 
 
 def learn_again(instance: Any, **_: Any) -> None:

@@ -118,6 +118,8 @@ LANGUAGE_CODE = "en"
 USE_I18N = False
 
 CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}}
+LEARN_AFTER = 4
+"""Seconds: whoever types saves often, and lists learn of it once, so much later."""
 KEPT_SECONDS = 5
 """So long a process keeps what every key press asks for and what another process may have changed."""
 SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"

@@ -35,6 +35,7 @@ SESSION_COOKIE_NAME, CSRF_COOKIE_NAME = (
 )
 SECURE_HSTS_SECONDS = 365 * 86_400 if _https else 0
 SESSION_COOKIE_AGE = int(_told("RETENTION_SESSION_DAYS")) * 86_400
+LEARN_AFTER = 20
 SESSION_ENGINE = "django.contrib.sessions.backends.db"
 """What is ended on one host has ended on all."""
 
