@@ -19,9 +19,12 @@ def learn_soon(teacher: int) -> None:
 
 def _hand(teacher: int) -> None:
     """Hand it to the workers, but where this process just did: that one begins later and sees this change too."""
-    pause = settings.LEARN_AFTER
-    if cache.add(f"learn-{teacher}", True, pause - 1):
-        hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=pause, teacher=teacher)
+    if cache.add(f"learn-{teacher}", True, settings.LEARN_AFTER - 1):
+        _queue(teacher, settings.LEARN_AFTER)
+
+
+def _queue(teacher: int, seconds: int) -> None:
+    hand_to_workers("learn", f"learn-{teacher}", priority=-1, seconds=seconds, teacher=teacher)
 
 
 def learn_again(instance: Any, **_: Any) -> None:
@@ -33,4 +36,4 @@ def learn_of(teacher: int) -> None:
     """Learn of some of the teacher's examples, and let others have their turn before the next ones."""
     stored = User.objects.filter(pk=teacher).first()
     if stored is not None and learn(stored):
-        learn_soon(teacher)
+        _queue(teacher, seconds=1)
