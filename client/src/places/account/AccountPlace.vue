@@ -1,9 +1,7 @@
 <script setup lang="ts">
 /** One's own account, in rooms: password, second factor, where one is signed in, the log, leaving. */
 import { useUrlSearchParams } from '@vueuse/core'
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { current } from '@/api/session'
 import PageHead from '@/shared/page/PageHead.vue'
@@ -16,11 +14,12 @@ import PasswordRoom from './PasswordRoom.vue'
 import PlacesRoom from './PlacesRoom.vue'
 import ProviderRoom from './ProviderRoom.vue'
 import SecondFactorRoom from './SecondFactorRoom.vue'
+import { useAccount, useAudit, usePlaces } from './useAccount'
 
-const { data, isPending, error, refetch } = useQuery({
-  queryKey: ['account'],
-  queryFn: () => result(api.GET('/api/account')),
-})
+const { data, isPending, error, refetch } = useAccount()
+/** What stands below these is shown with them, and is not pushed down. */
+const [places, audit] = [usePlaces(), useAudit()]
+const isWaiting = computed(() => isPending.value || places.isPending.value || audit.isPending.value)
 const asked = useUrlSearchParams('history')
 const said = computed(() => words.account.said[String(asked['said'] ?? '')] ?? '')
 </script>
@@ -35,7 +34,11 @@ const said = computed(() => words.account.said[String(asked['said'] ?? '')] ?? '
       </template>
     </PageHead>
     <p v-if="said" role="status">{{ said }}</p>
-    <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch">
+    <WaitFor
+      :pending="isWaiting"
+      :failure="saidOf(error ?? places.error.value ?? audit.error.value)"
+      @again="refetch"
+    >
       <div v-if="data" class="rooms">
         <div>
           <PasswordRoom v-if="data.password" />

@@ -1,21 +1,14 @@
 <script setup lang="ts">
 /** What was done to the account and taken out of it, the latest first. */
-import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { dated } from '@/shared/logic/dated'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
+import { useAudit } from './useAccount'
 
 const { data, isPending, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } =
-  useInfiniteQuery({
-    queryKey: ['audit'],
-    queryFn: ({ pageParam }) =>
-      result(api.GET('/api/account/audit', { params: { query: { cursor: pageParam } } })),
-    initialPageParam: '',
-    getNextPageParam: (page) => page.next ?? undefined,
-  })
+  useAudit()
 const entries = computed(() => data.value?.pages.flatMap((page) => page.results) ?? [])
 </script>
 

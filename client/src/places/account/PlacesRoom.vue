@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Where one is signed in, and signing out there. */
-import { useQuery } from '@tanstack/vue-query'
 import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { useAction } from '@/api/useAction'
@@ -9,11 +8,9 @@ import FailureNote from '@/shared/page/FailureNote.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import { browserOf } from './browser'
+import { usePlaces } from './useAccount'
 
-const { data, isPending, error, refetch } = useQuery({
-  queryKey: ['places'],
-  queryFn: () => result(api.GET('/api/session/places')),
-})
+const { data, isPending, error, refetch } = usePlaces()
 const { refusal, run, again } = useAction()
 
 function leave(identity: number | null): Promise<boolean> {
