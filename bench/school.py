@@ -24,7 +24,7 @@ from school import ADDRESS, DATABASE, NAME, School, named
 from launcher import install
 from launcher.checks import TEST_CLUSTER
 
-TEACHERS, PAUSE = 200, 3.0
+TEACHERS, PAUSE = int(os.environ.get("UCHUU_TEACHERS", "200")), 3.0
 PASSWORD = "quay-lantern-7"
 PROBLEM = {"task": "solve", "given": "2(3x - 4) - (x + 5) = 3x + 7"}
 LINES = ("6x - 8 - (x + 5) = 3x + 7", "6x - 8 - x - 5 = 3x + 7", "5x - 13 = 3x + 7", "2x = 20")
