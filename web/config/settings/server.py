@@ -21,7 +21,9 @@ _hosts = _listed("SERVER_HOSTS")
 _https = _told("SERVER_HTTPS") == "True"
 _scheme = "https" if _https else "http"
 _port = "" if _https else ":" + _told("SERVER_LISTEN").rpartition(":")[2]
-ALLOWED_HOSTS = [*_hosts, "127.0.0.1", "localhost", "[::1]"]
+_here = _told("SERVER_LISTEN").rpartition(":")[0]
+ALLOWED_HOSTS = [*_hosts, _here, "127.0.0.1", "localhost", "[::1]"]
+"""Its names, and where it listens: whoever watches it asks there."""
 SITE = f"{_scheme}://{_hosts[0]}{_port}"
 CSRF_TRUSTED_ORIGINS = [f"{_scheme}://{host}{_port}" for host in _hosts]
 PROXIES = _listed("SERVER_PROXIES")
