@@ -159,9 +159,10 @@ class Networked(School):
 
     def cut(self, number: int, seconds: float) -> None:
         """Cut one host off for a while."""
-        _ip("link", "set", f"ve{number}", "down")
+        away = ("blackhole", f"10.77.{number}.2/32")
+        _ip("route", "add", *away)
         time.sleep(seconds)
-        _ip("link", "set", f"ve{number}", "up")
+        _ip("route", "del", *away)
 
     def take_up(self) -> None:
         """Take everything away again."""
