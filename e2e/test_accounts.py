@@ -169,7 +169,9 @@ def test_the_schools_sign_in_is_connected_and_opens_the_account(
 ) -> None:
     page = person("noor")
     page.get_by_role("link", name="Account noor").click()
-    page.get_by_role("link", name="Connect your school account").click()
+    room = page.locator("section", has=page.get_by_role("heading", name="The school’s sign-in"))
+    room.get_by_label("Your password").fill(GOOD)
+    room.get_by_role("button", name="Connect your school account").click()
     page.get_by_role("link", name="Ada Sund").click()
     expect(page.get_by_text("From now on your school account opens this account.")).to_be_visible()
     page.get_by_role("button", name="Sign out").click()

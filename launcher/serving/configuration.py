@@ -3,6 +3,7 @@
 ``UCHUU_SERVER_HOSTS=a,b`` in the environment is ``hosts = ["a", "b"]`` under ``[server]`` in the file, and goes first.
 """
 
+import hashlib
 import socket
 import tomllib
 from collections.abc import Mapping
@@ -13,7 +14,7 @@ from typing import Any, NamedTuple
 from launcher.steps import fail
 
 LONGEST_NAME = 20
-"""Characters of a host's name that its workers' own names take."""
+"""Characters of a host's name in its workers' own names; a longer one ends in a digest of all of it."""
 
 
 class Setting(NamedTuple):
@@ -98,8 +99,10 @@ class Configuration:
     @property
     def name(self) -> str:
         """Return this host's own name: the network's, where none is given, with the port."""
-        named = self["server.name"] or f"{socket.gethostname()}-{self.address[1]}"
-        return str(named)[-LONGEST_NAME:]
+        named = str(self["server.name"] or f"{socket.gethostname()}-{self.address[1]}")
+        if len(named) <= LONGEST_NAME:
+            return named
+        return f"{named[:11]}-{hashlib.sha256(named.encode()).hexdigest()[:8]}"
 
     @property
     def state(self) -> Path:

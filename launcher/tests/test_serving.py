@@ -10,7 +10,7 @@ import pytest
 
 from launcher.places import ROOT
 from launcher.serving import proxy, safety
-from launcher.serving.configuration import SETTINGS, Configuration, read
+from launcher.serving.configuration import LONGEST_NAME, SETTINGS, Configuration, read
 from launcher.steps import StepFailed
 
 GOOD: dict[str, dict[str, Any]] = {
@@ -191,3 +191,13 @@ def test_the_proxys_configuration_is_filled_in_whole(tmp_path: Path) -> None:
     assert "server_name algebra.school.example;" in text
     with pytest.raises(StepFailed, match="no certificate"):
         proxy.nginx(_read(tmp_path))
+
+
+def test_long_names_of_hosts_stay_apart_and_fit(tmp_path: Path) -> None:
+    named = [
+        _read(tmp_path, ("server.name", f"algebra-{number}.mathematics.school.example")).name
+        for number in range(20)
+    ]
+    assert len(set(named)) == 20
+    assert {len(name) for name in named} == {LONGEST_NAME}
+    assert _read(tmp_path, ("server.name", "one")).name == "one"

@@ -11,6 +11,8 @@ from api.figures import CALLS
 
 log = logging.getLogger("uchuu.calls")
 NUMBER = "X-Request-Id"
+METHODS = frozenset({"GET", "HEAD", "OPTIONS", "POST", "PUT", "PATCH", "DELETE"})
+"""Ways to call that figures are kept of by name: what anybody can make up is not."""
 
 
 class Journal:
@@ -40,5 +42,7 @@ class Journal:
                 "seconds": round(seconds, 4),
             },
         )
-        CALLS.labels(method, name, f"{status // 100}xx").observe(seconds)
+        CALLS.labels(method if method in METHODS else "other", name, f"{status // 100}xx").observe(
+            seconds
+        )
         return response

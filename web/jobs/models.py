@@ -11,6 +11,7 @@ WAITING, RUNNING, DONE, FAILED, CANCELLED = "waiting", "running", "done", "faile
 PARTLY = "partly"
 """Done as far as it could be: what it stands on changed while it ran; the message says how."""
 OPEN = (WAITING, RUNNING)
+LONGEST_RUNNER = 40
 
 
 class Job(models.Model):
@@ -27,7 +28,7 @@ class Job(models.Model):
     """What each step is given; None until it is planned."""
     outcome = models.JSONField(null=True, blank=True)
     state = models.CharField(max_length=10, default=WAITING)
-    runner = models.CharField(max_length=40, blank=True)
+    runner = models.CharField(max_length=LONGEST_RUNNER, blank=True)
     """Who does it now: a worker that finds another name here has lost it and stops."""
     message = models.TextField(blank=True)
     """Why it failed, or what it could not do."""

@@ -18,6 +18,7 @@ from jobs.models import (
     CANCELLED,
     DONE,
     FAILED,
+    LONGEST_RUNNER,
     OPEN,
     PARTLY,
     RUNNING,
@@ -87,7 +88,7 @@ def run(identity: str) -> None:
     """
     quiet = timezone.now() - timedelta(seconds=settings.JOB_SECONDS)
     is_free = Q(state=WAITING) | Q(state=RUNNING, changed__lt=quiet)
-    runner = f"{settings.JOB_SLOT}:{uuid4().hex[:24]}"
+    runner = f"{settings.JOB_SLOT}:{uuid4().hex}"[:LONGEST_RUNNER]
     free = Job.objects.filter(is_free, pk=identity)
     if not free.update(state=RUNNING, runner=runner, changed=timezone.now()):
         return

@@ -17,6 +17,7 @@ EXPORT_COUNTS = timedelta(days=1)
 """So old may the file be that everything was kept in."""
 
 
+@transaction.atomic
 def leave(teacher: User, request: HttpRequest) -> Person:
     """Have the account deleted after the delay; until then its owner signs in and may stay.
 

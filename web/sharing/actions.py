@@ -12,6 +12,7 @@ from django.db import transaction
 from django.db.models import Q, QuerySet
 from django.http import HttpRequest
 from house.models import HouseRules
+from house.queries import rules_of
 from jobs.models import Job
 from jobs.running import begin
 from lessons.models import Lesson, LessonItem
@@ -118,17 +119,16 @@ def copy(teacher: User, row: Row) -> Job | None:
         HouseRules.objects.update_or_create(teacher=teacher, defaults={"rules": document["house"]})
         return None
     return begin(
-        teacher=teacher, kind="restore", params={"document": for_(teacher, document, shared)}
+        teacher=teacher, kind="restore", params={"document": as_taken_by(teacher, document, shared)}
     )
 
 
-def for_(teacher: User, document: dict[str, Any], shared: Shared) -> dict[str, Any]:
+def as_taken_by(teacher: User, document: dict[str, Any], shared: Shared) -> dict[str, Any]:
     """Return the document as *teacher* takes it: their own house rules stay, a tag says where it is from."""
-    rules = HouseRules.objects.filter(teacher=teacher).first() or HouseRules(teacher=teacher)
     tag = f"from {shared.teacher.get_username()}"[:40].strip()
     for one in (*document["sets"], *document["examples"]):
         one["tags"] = [tag, *(kept for kept in one["tags"] if kept != tag)][:12]
-    return {**document, "house": rules.for_core()}
+    return {**document, "house": rules_of(teacher).for_core()}
 
 
 def hand(request: HttpRequest, school_class: SchoolClass, to: str, title: str) -> HandOver:

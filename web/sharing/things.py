@@ -14,7 +14,7 @@ from django.core.exceptions import ValidationError
 from django.db.models import Count, QuerySet, Sum
 from errors.models import OwnError
 from filing.models import Unit
-from house.models import HouseRules
+from house.queries import rules_of
 from keeping.everything import part_of
 from sets.models import ProblemSet
 
@@ -81,7 +81,7 @@ def _errors_told(teacher: User, keys: list[str]) -> dict[str, Told]:
 
 
 def _house_told(teacher: User, keys: list[str]) -> dict[str, Told]:
-    found = HouseRules.objects.filter(teacher=teacher).first() or HouseRules(teacher=teacher)
+    found = rules_of(teacher)
     return {"": Told("", len(found.rules), _short(found.for_core()))}
 
 

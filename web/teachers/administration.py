@@ -33,6 +33,7 @@ def account_of(identity: int) -> User:
     return found
 
 
+@transaction.atomic
 def lock(teacher: User, request: HttpRequest) -> None:
     """Let nobody in with this account, and end its sessions.
 
@@ -103,9 +104,13 @@ def hold_one_administrator(without: User) -> None:
     Raises:
         Refused: 422 nobody would.
     """
-    others = Person.objects.filter(is_administrator=True, teacher__is_active=True, leaves=None)
-    is_one = Person.objects.filter(teacher=without, is_administrator=True).exists()
-    if is_one and not others.exclude(teacher=without).exists():
+    keepers = Person.objects.select_for_update(of=("self",)).filter(is_administrator=True)
+    found = list(
+        keepers.select_related("teacher")
+    )  # two who take it from each other come one by one
+    is_one = any(one.teacher_id == without.pk for one in found)
+    others = [one for one in found if one.teacher_id != without.pk]
+    if is_one and not any(one.teacher.is_active and one.leaves is None for one in others):
         raise Refused(
             422,
             "last",

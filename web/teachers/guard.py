@@ -10,12 +10,13 @@ import hashlib
 import secrets
 from datetime import timedelta
 from ipaddress import IPv6Address
+from typing import Any
 
 from axes.models import AccessAttempt
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.signing import BadSignature, dumps, loads
-from django.db.models import Sum
+from django.db.models import QuerySet, Sum
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 
@@ -24,8 +25,8 @@ FROM_ONE_ADDRESS, FOR_ONE_NAME = 30, 20
 """Wrong passwords within the window: of all names from one address, of one name from everywhere."""
 _COOKIE, _SALT, _YEAR = "known", "known-browser", 365 * 86_400
 _DEVICE = "uchuu.device"
-_PRIVATE = 0xFD << 120
-"""Known browsers stand among addresses as unique local ones (RFC 4193), which no client comes from."""
+_NOBODY = 0x0100 << 112
+"""Known browsers stand among addresses as discard-only ones (100::/64, RFC 6666), which no client comes from."""
 
 
 def where(request: HttpRequest) -> str:
@@ -36,29 +37,20 @@ def where(request: HttpRequest) -> str:
 def recognise(request: HttpRequest, username: str) -> None:
     """Note on *request* whether its browser is one in which *username* has signed in before."""
     request.META.pop(_DEVICE, None)
-    try:
-        known = loads(request.COOKIES.get(_COOKIE, ""), salt=_SALT, max_age=_YEAR)
-        device, names = str(known["device"]), list(known["names"])
-    except (BadSignature, KeyError, TypeError):
-        return
+    device, names = _known(request)
     if _folded(username) in names:
-        number = int.from_bytes(hashlib.sha256(device.encode()).digest()[:15])
-        request.META[_DEVICE] = str(IPv6Address(_PRIVATE | number))
+        number = int.from_bytes(hashlib.sha256(device.encode()).digest()[:8])
+        request.META[_DEVICE] = str(IPv6Address(_NOBODY | number))
 
 
 def remember(request: HttpRequest, response: HttpResponse, teacher: User) -> None:
     """Have the browser known from now on as one of *teacher*'s."""
-    device, names = secrets.token_urlsafe(16), []
-    try:
-        known = loads(request.COOKIES.get(_COOKIE, ""), salt=_SALT, max_age=_YEAR)
-        device, names = str(known["device"]), list(known["names"])
-    except (BadSignature, KeyError, TypeError):
-        pass
+    device, names = _known(request)
     name = _folded(teacher.get_username())
-    names = [name, *(one for one in names if one != name)][:8]
+    kept = [name, *(one for one in names if one != name)][:8]
     response.set_cookie(
         _COOKIE,
-        dumps({"device": device, "names": names}, salt=_SALT),
+        dumps({"device": device or secrets.token_urlsafe(16), "names": kept}, salt=_SALT),
         max_age=_YEAR,
         secure=settings.SESSION_COOKIE_SECURE,
         httponly=True,
@@ -66,19 +58,29 @@ def remember(request: HttpRequest, response: HttpResponse, teacher: User) -> Non
     )
 
 
+def _known(request: HttpRequest) -> tuple[str, list[str]]:
+    """Return which browser this is, and who has signed in in it; nothing where its cookie is none of ours."""
+    try:
+        known = loads(request.COOKIES.get(_COOKIE, ""), salt=_SALT, max_age=_YEAR)
+        return str(known["device"]), list(known["names"])
+    except (BadSignature, KeyError, TypeError):
+        return "", []
+
+
 def is_flooded(request: HttpRequest, username: str) -> bool:
     """Return whether strangers guess so much that no stranger is let in for a while: here, or for this name."""
     if _DEVICE in request.META:
         return False
-    recent = AccessAttempt.objects.filter(attempt_time__gt=timezone.now() - WINDOW).exclude(
-        ip_address__startswith="fd"
+    recent = AccessAttempt.objects.filter(attempt_time__gt=timezone.now() - WINDOW)
+    strangers = recent.exclude(ip_address__startswith="100::")
+    here = _failures(strangers.filter(ip_address=where(request)))
+    return (
+        here >= FROM_ONE_ADDRESS or _failures(strangers.filter(username=username)) >= FOR_ONE_NAME
     )
-    here = _sum(recent.filter(ip_address=where(request)))
-    return here >= FROM_ONE_ADDRESS or _sum(recent.filter(username=username)) >= FOR_ONE_NAME
 
 
-def _sum(found: "object") -> int:
-    return int(found.aggregate(n=Sum("failures_since_start"))["n"] or 0)  # type: ignore[attr-defined]
+def _failures(found: QuerySet[Any]) -> int:
+    return int(found.aggregate(n=Sum("failures_since_start"))["n"] or 0)
 
 
 def _folded(username: str) -> str:

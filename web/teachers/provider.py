@@ -26,6 +26,7 @@ log = logging.getLogger("uchuu.provider")
 SIGNED_WITH = ["RS256", "ES256", "PS256"]
 """Ways to sign that are believed; never none, nor a secret that both sides know."""
 _CONNECTS = "provider-connects"
+_WISHES = "provider-wishes"
 
 
 class Distrusted(Exception):
@@ -52,12 +53,23 @@ def _client() -> Any:
     return client
 
 
+def wish_to_connect(request: HttpRequest) -> None:
+    """Have the next way to the provider connect the school's account to that of whoever is signed in.
+
+    Only a call with the token says so: a link on a stranger's page must not connect a stranger's account.
+    """
+    request.session[_WISHES] = request.user.pk
+
+
 @require_GET
 def begin(request: HttpRequest) -> HttpResponse:
-    """Send the browser to the provider; who is signed in connects that account to theirs."""
+    """Send the browser to the provider: to sign in, or to connect where that was wished for."""
     if not settings.PROVIDER:
         return _to("provider-none")
-    request.session[_CONNECTS] = request.user.pk if request.user.is_authenticated else None
+    wish = request.session.pop(_WISHES, None)
+    if request.user.is_authenticated and request.user.pk != wish:
+        return HttpResponseRedirect("/account")
+    request.session[_CONNECTS] = wish
     try:
         answer: HttpResponse = _client().authorize_redirect(
             request, f"{settings.SITE}/provider/back"

@@ -409,7 +409,11 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post?: never;
+        /**
+         * Connect
+         * @description Have the next way to the school's sign-in connect it to this account.
+         */
+        post: operations["teachers_endpoints_account_connect"];
         /**
          * Disconnect
          * @description Let the school's sign-in no longer open this account.
@@ -9371,6 +9375,46 @@ export interface operations {
         };
     };
     teachers_endpoints_account_drop_second: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    teachers_endpoints_account_connect: {
         parameters: {
             query?: never;
             header?: never;

@@ -27,10 +27,8 @@ ALLOWED_HOSTS = [*_hosts, _here, "127.0.0.1", "localhost", "[::1]"]
 SITE = f"{_scheme}://{_hosts[0]}{_port}"
 CSRF_TRUSTED_ORIGINS = [f"{_scheme}://{host}{_port}" for host in _hosts]
 PROXIES = _listed("SERVER_PROXIES")
-SECURE_PROXY_SSL_HEADER = (
-    "HTTP_X_FORWARDED_PROTO",
-    "https",
-)  # BehindProxies takes a stranger's away
+SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
+"""A proxy's word; a stranger's is taken away before (``BehindProxies``)."""
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = _https
 SESSION_COOKIE_NAME, CSRF_COOKIE_NAME = (
     ("__Host-session", "__Host-csrftoken") if _https else ("session", "csrftoken")

@@ -74,3 +74,22 @@ def test_a_fault_of_ours_has_a_number_that_is_in_the_log(
     assert reply["X-Request-Id"] in reply.json()["message"]
     assert reply["X-Request-Id"] in caplog.text
     assert not Example.objects.exists()
+
+
+def test_figures_are_kept_of_known_ways_to_call_alone(anybody: ApiClient) -> None:
+    for method in ("GET", "MADE-UP-1", "MADE-UP-2"):
+        anybody.call(method, "/health")
+    text = anybody.call("GET", "/health/figures").content.decode()
+    assert 'method="GET",route="api/health"' in text
+    assert 'method="other"' in text
+    assert "MADE-UP" not in text
+
+
+def test_figures_are_for_this_machine_or_the_token(anybody: ApiClient, settings: Any) -> None:
+    settings.PROXIES = ["127.0.0.1"]
+    anybody.http.defaults["HTTP_X_FORWARDED_FOR"] = "127.0.0.1"
+    assert anybody.call("GET", "/health/figures").status_code == 403, "passed on by a proxy"
+    settings.METRICS_TOKEN = "a token"
+    assert anybody.call("GET", "/health/figures").status_code == 403
+    anybody.http.defaults["HTTP_AUTHORIZATION"] = "Bearer a token"
+    assert anybody.call("GET", "/health/figures").status_code == 200

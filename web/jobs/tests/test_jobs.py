@@ -16,6 +16,7 @@ from jobs.kinds import KINDS, Kind
 from jobs.models import CANCELLED, DONE, FAILED, RUNNING, Job
 from jobs.queue import hand_to_workers
 from jobs.running import begin, requeue_left, run
+from launcher.serving.configuration import LONGEST_NAME
 
 DONE_STEPS: list[int] = []
 
@@ -199,3 +200,11 @@ def test_what_waits_in_the_queue_is_not_queued_twice() -> None:
 
     waiting = ProcrastinateJob.objects.order_by("id").values_list("queueing_lock", "priority")
     assert list(waiting) == [("learn-7", 0), ("learn-8", -1)]
+
+
+def test_a_host_with_the_longest_name_does_jobs_too(teacher: User, settings: Any) -> None:
+    settings.JOB_SLOT = f"{'h' * LONGEST_NAME}-64"
+    job = _begun(teacher)
+    assert job.state == DONE
+    assert job.runner.startswith(f"{settings.JOB_SLOT}:")
+    assert len(job.runner.partition(":")[2]) >= 16, "and no two of its jobs have the same runner"

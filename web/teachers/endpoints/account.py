@@ -14,6 +14,7 @@ from teachers.accounts import AccountRefused, set_mail
 from teachers.audit import note
 from teachers.models import AuditEntry
 from teachers.people import person_of, set_person
+from teachers.provider import wish_to_connect
 from teachers.second_factor import (
     begin,
     codes_left,
@@ -173,6 +174,14 @@ def drop_second(request: HttpRequest, body: Said) -> Status[None]:
     held(teacher, body.password)
     drop(teacher)
     note(teacher, "No second factor is asked for any more.", request)
+    return Status(204, None)
+
+
+@router.post("/provider", response={204: None, **_REFUSALS})
+def connect(request: HttpRequest, body: Said) -> Status[None]:
+    """Have the next way to the school's sign-in connect it to this account."""
+    held(teacher_of(request), body.password)
+    wish_to_connect(request)
     return Status(204, None)
 
 

@@ -190,7 +190,7 @@ def _authenticated(request: HttpRequest, username: str, password: str) -> User:
     response={201: Current, 403: FailureRecord, 422: FailureRecord},
     auth=csrf_only,
 )
-def begin_own(request: HttpRequest, body: NewAccount) -> Status[Current]:
+def begin_own(request: HttpRequest, response: HttpResponse, body: NewAccount) -> Status[Current]:
     """Make an account of one's own, and sign in with it."""
     if not may_begin():
         message = "Whoever keeps this installation makes accounts."
@@ -199,8 +199,8 @@ def begin_own(request: HttpRequest, body: NewAccount) -> Status[Current]:
         add(body.username.strip(), body.password)
     except AccountRefused as why:
         raise Refused(422, "bad-account", str(why)) from None
-    begin(request, User.objects.get(username=body.username.strip()), shared=False)
-    return Status(201, current_of(request))
+    made = User.objects.get(username=body.username.strip())
+    return Status(201, begun(request, response, made, shared=False))
 
 
 @router.put(

@@ -55,6 +55,12 @@ def _way_back(place: str, who: str) -> str:
     raise AssertionError("the provider sends nobody back")
 
 
+def _connect(client: ApiClient, who: str = "sund") -> str:
+    """Connect the account that is signed in; return where the browser ends."""
+    assert client.call("POST", "/account/provider", {"password": "right"}).status_code == 204
+    return _sign_in(client, who)
+
+
 def _sign_in(client: ApiClient, who: str = "sund") -> str:
     """Go the whole way; return where the browser ends."""
     begun = client.http.get("/provider/begin")
@@ -114,8 +120,8 @@ def test_an_account_is_connected_by_its_owner_alone(
     assert _sign_in(anybody) == "/?said=provider-unknown"
     assert User.objects.count() == 2
 
-    assert _sign_in(ada) == "/account?said=connected"
-    assert _sign_in(ben) == "/?said=provider-taken"
+    assert _connect(ada) == "/account?said=connected"
+    assert _connect(ben) == "/?said=provider-taken"
     assert _sign_in(anybody) == "/"
     assert anybody.call("GET", "/session").json()["username"] == "ada"
     said = AuditEntry.objects.filter(teacher__username="ada").values_list("says", flat=True)
@@ -149,6 +155,7 @@ def test_a_provider_that_is_away_is_said_to_be(settings: Any, anybody: ApiClient
 
 
 def test_who_was_locked_on_the_way_connects_nothing(provider: Provider, ada: ApiClient) -> None:
+    ada.call("POST", "/account/provider", {"password": "right"})
     begun = ada.http.get("/provider/begin")
     back = _way_back(begun["Location"], "sund")
     teacher = User.objects.get(username="ada")
@@ -156,3 +163,14 @@ def test_who_was_locked_on_the_way_connects_nothing(provider: Provider, ada: Api
     teacher.save()
     assert ada.http.get(back)["Location"] == "/?said=provider-lies"
     assert not Person.objects.exclude(subject=None).exists()
+
+
+def test_a_link_on_a_strangers_page_connects_nothing(provider: Provider, ada: ApiClient) -> None:
+    assert ada.http.get("/provider/begin")["Location"] == "/account"
+    assert ada.call("POST", "/account/provider", {"password": "wrong"}).status_code == 401
+    assert (
+        ada.call("POST", "/account/provider", {"password": "right"}, token=False).status_code == 403
+    )
+    assert ada.http.get("/provider/begin")["Location"] == "/account"
+    assert _connect(ada) == "/account?said=connected"
+    assert ada.http.get("/provider/begin")["Location"] == "/account", "a wish is good once"

@@ -98,8 +98,20 @@ test('an address is kept with the password; a refusal leaves what was typed', as
 
 test('the school’s sign-in is connected by going there, and taken off', async () => {
   current.value = session({ provider: 'your school account' })
+  const went = vi.fn()
+  vi.stubGlobal('location', { ...window.location, assign: went })
+  let isRight = false
+  const said = fakeServer(() => (isRight ? { status: 204, body: null } : refused(401, 'Not it.')))
   const off = shown(ProviderRoom, { account: of() })
-  expect(off.find('a').attributes('href')).toBe('/provider/begin')
+  for (const password of ['wrong', 'right']) {
+    isRight = password === 'right'
+    await off.find('input[type=password]').setValue(password)
+    await off.find('form').trigger('submit')
+    await flushPromises()
+    expect(went).toHaveBeenCalledTimes(isRight ? 1 : 0)
+  }
+  expect(went).toHaveBeenCalledWith('/provider/begin')
+  expect(said.map(({ body }) => body)).toEqual([{ password: 'wrong' }, { password: 'right' }])
   const calls = fakeServer(() => refused(422, 'Set a password first.'))
   const on = shown(ProviderRoom, { account: of({ connected: true }) })
   await press(on, words.account.disconnect)
