@@ -128,6 +128,9 @@ class Networked(School):
         self._ways = []
         TEST_CLUSTER.start()
         for number, space in enumerate(self.SPACES, start=1):
+            for left in (("netns", "del", space), ("link", "del", f"ve{number}")):
+                # by a run that was killed
+                subprocess.run(["ip", *left], check=False, stderr=subprocess.DEVNULL)
             ours, theirs = f"10.77.{number}.1", f"10.77.{number}.2"
             _ip("netns", "add", space)
             _ip(
