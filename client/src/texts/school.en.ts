@@ -53,7 +53,7 @@ export const department = {
   of: 'Whose',
   own: 'yours',
   since: 'Since',
-  yourCopy: 'Your copy',
+  forYou: 'For you',
   size: (kind: string, count: number): string => {
     if (kind === 'set') return count === 1 ? 'one problem' : `${count} problems`
     if (kind === 'unit') return count === 1 ? 'one set' : `${count} sets`

@@ -20,6 +20,8 @@ const { data, isPending, error, refetch } = useAccount()
 /** What stands below these is shown with them, and is not pushed down. */
 const [places, audit] = [usePlaces(), useAudit()]
 const isWaiting = computed(() => isPending.value || places.isPending.value || audit.isPending.value)
+/** What was changed stands in the log, and may have ended other sessions. */
+const changed = () => Promise.all([refetch(), places.refetch(), audit.refetch()])
 const asked = useUrlSearchParams('history')
 const said = computed(() => words.account.said[String(asked['said'] ?? '')] ?? '')
 </script>
@@ -41,15 +43,15 @@ const said = computed(() => words.account.said[String(asked['said'] ?? '')] ?? '
     >
       <div v-if="data" class="rooms">
         <div>
-          <PasswordRoom v-if="data.password" />
-          <SecondFactorRoom :account="data" @changed="refetch" />
-          <MailRoom v-if="current?.mails" :account="data" @changed="refetch" />
-          <ProviderRoom v-if="current?.provider" :account="data" @changed="refetch" />
+          <PasswordRoom v-if="data.password" @changed="changed" />
+          <SecondFactorRoom :account="data" @changed="changed" />
+          <MailRoom v-if="current?.mails" :account="data" @changed="changed" />
+          <ProviderRoom v-if="current?.provider" :account="data" @changed="changed" />
         </div>
         <div>
           <PlacesRoom />
           <AuditRoom />
-          <LeavingRoom :account="data" @changed="refetch" />
+          <LeavingRoom :account="data" @changed="changed" />
         </div>
       </div>
     </WaitFor>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Another password. */
-import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, result } from '@/api/client'
 import { useAction } from '@/api/useAction'
@@ -8,7 +7,7 @@ import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 import SayPassword from './SayPassword.vue'
 
-const cache = useQueryClient()
+const emit = defineEmits<{ changed: [] }>()
 const old = ref('')
 const fresh = ref('')
 const says = ref('')
@@ -19,12 +18,12 @@ async function change(): Promise<void> {
   const isDone = await run(async () => {
     const body = { old: old.value, new: fresh.value }
     await result(api.PUT('/api/session/password', { body }))
-    await cache.invalidateQueries({ queryKey: ['places'] })
   })
   old.value = ''
   if (!isDone) return
   fresh.value = ''
   says.value = words.account.changed
+  emit('changed')
 }
 </script>
 

@@ -6,6 +6,7 @@ import { session } from '@/api/testing'
 import { fakeServer } from '@/shared/testing/server'
 import { press, shown } from '@/shared/testing/shown'
 import { words } from '@/texts/en'
+import AccountPlace from './AccountPlace.vue'
 import AuditRoom from './AuditRoom.vue'
 import LeavingRoom from './LeavingRoom.vue'
 import MailRoom from './MailRoom.vue'
@@ -164,4 +165,32 @@ test('an account leaves only after it was kept, and may stay', async () => {
   expect(calls.some(({ method, path }) => method === 'DELETE' && path === '/api/keep/leave')).toBe(
     true,
   )
+})
+
+test('what is done to the account stands in its log at once', async () => {
+  let isOn = false
+  fakeServer(({ method, path }) => {
+    if (path === '/api/account') return { body: of({ second_factor: !isOn, codes_left: 9 }) }
+    if (path === '/api/session/places') return { body: [] }
+    if (path === '/api/account/audit') {
+      const entry = {
+        at: '2026-11-30T10:00:00Z',
+        says: 'Asked no more.',
+        by: 'sund',
+        address: null,
+      }
+      return { body: { results: isOn ? [entry] : [], next: null } }
+    }
+    isOn = method === 'POST'
+    return { status: 204, body: null }
+  })
+  const place = shown(AccountPlace)
+  await flushPromises()
+  expect(place.text()).toContain(words.account.auditNone)
+  const room = place.findAll('section').find((one) => one.text().includes(words.account.dropSecond))
+  await room?.find('input[type=password]').setValue('right')
+  await room?.find('form').trigger('submit')
+  await flushPromises()
+  expect(place.text()).toContain('Asked no more.')
+  expect(place.text()).toContain(words.account.beginSecond)
 })

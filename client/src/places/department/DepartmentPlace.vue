@@ -62,7 +62,7 @@ function named(row: Schemas['SharedOut']): string {
             <span class="u-quiet">{{ day(row.since) }}</span>
           </template>
         </el-table-column>
-        <el-table-column :label="words.department.yourCopy" width="240">
+        <el-table-column :label="words.department.forYou" width="240">
           <template #default="{ row }">
             <b v-if="row.changed" class="u-warm">{{ words.department.changed }}</b>
             <span v-else-if="row.copied" class="u-quiet">{{ words.department.copied }}</span>
