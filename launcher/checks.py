@@ -91,7 +91,10 @@ def _everything() -> dict[str, list[object]]:
         "lint": [_python_lint, _client_lint],
         "types": [_python_types, _client_types],
         "core": [lambda: _pytest("core tests", "core", "--doctest-modules", "-n", "2")],
-        "web": [lambda: _pytest("server tests", "web", "launcher", "tray")],
+        "web": [
+            lambda: _pytest("server tests", "web", "-n", "2"),
+            lambda: _pytest("launcher and tray tests", "launcher", "tray"),
+        ],
         "client": [_client],
         "browser": [_browser],
         "long": [_long],

@@ -73,13 +73,13 @@ def gunicorn(
     return [
         *(PYTHON, "-m", "gunicorn", "config.wsgi", "--bind", listen),
         *("--workers", str(workers), "--threads", str(threads), "--timeout", "60"),
-        *("--graceful-timeout", str(graceful), "--worker-tmp-dir", scratch),
+        *("--graceful-timeout", str(graceful), "--worker-tmp-dir", scratch, "--keep-alive", "75"),
         *("--control-socket", state_folder() / f"gunicorn-{port}.ctl"),
         *more,
     ]
 
 
-JOB_COMMAND: Command = ("nice", PYTHON, "manage.py", "work_jobs")
+JOB_COMMAND: Command = ("nice", "-n", "19", PYTHON, "manage.py", "work_jobs")
 """Does long work; it leaves the processor to those who type."""
 
 

@@ -87,8 +87,9 @@ def says_unstorable(character: str) -> str:
 
 
 def _refused(request: HttpRequest) -> HttpResponse | None:
-    asked = [*request.GET.keys(), *(text for texts in request.GET.lists() for text in texts[1])]
-    found = unstorable([request.path, asked])
+    found = unstorable(
+        [request.path, dict(request.GET) if request.META.get("QUERY_STRING") else {}]
+    )
     if (
         found is None
         and not (request.content_type or "").startswith("multipart/")

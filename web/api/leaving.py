@@ -1,4 +1,4 @@
-"""Whether whoever made a call still waits for its answer: a browser gives calls up that it no longer needs."""
+"""Whether whoever is at the other end of a connection is still there; nothing is read from it."""
 
 import select
 import socket
@@ -14,11 +14,24 @@ def caller_has_left(request: HttpRequest) -> Callable[[], bool]:
 
 
 def is_closed(connection: socket.socket) -> bool:
-    """Return whether the other side has closed *connection*; nothing is read from it."""
+    """Return whether the other side has closed *connection*: a browser gives calls up that it no longer needs."""
     try:
-        readable, _, _ = select.select([connection], [], [], 0)
-        return bool(readable) and connection.recv(1, socket.MSG_PEEK | socket.MSG_DONTWAIT) == b""
+        return (
+            has_word(connection.fileno())
+            and connection.recv(1, socket.MSG_PEEK | socket.MSG_DONTWAIT) == b""
+        )
     except BlockingIOError:
         return False
     except (OSError, ValueError):
         return True
+
+
+def has_word(number: int) -> bool:
+    """Return whether the connection with this file *number* has something to be read, be it its end.
+
+    Raises:
+        ValueError: it is closed on this side.
+    """
+    look = select.poll()
+    look.register(number, select.POLLIN)
+    return bool(look.poll(0))

@@ -32,6 +32,9 @@ from config.health import router as health
 
 api = NinjaAPI(title="Uchuu", version="1", auth=signed_in, docs_url=None)
 failures.install(api)
+# Addresses are tried in this order: first what is called at every line.
+api.add_router("/algebra", algebra, tags=["algebra"])
+api.add_router("/examples", examples, tags=["examples"])
 api.add_router("/health", health, tags=["health"])
 api.add_router("/session", session, tags=["session"])
 api.add_router("/session", links, tags=["session"])
@@ -39,8 +42,6 @@ api.add_router("/account", account, tags=["account"])
 api.add_router("/people", people, tags=["people"])
 api.add_router("/handed", handing, tags=["department"])
 api.add_router("/shared", sharing, tags=["department"])
-api.add_router("/examples", examples, tags=["examples"])
-api.add_router("/algebra", algebra, tags=["algebra"])
 api.add_router("/errors", errors, tags=["errors"])
 api.add_router("/house", house, tags=["house"])
 api.add_router("/units", filing, tags=["units"])

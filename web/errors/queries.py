@@ -3,9 +3,9 @@
 from typing import Any
 
 from api.failures import Refused
-from api.kept import Kept
 from django.contrib.auth.models import User
 from django.db.models import QuerySet
+from teachers.kept import Kept
 
 from errors.models import OwnError
 

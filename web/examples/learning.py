@@ -1,11 +1,13 @@
 """The worker learns what the core knows of each example, a while after it was changed."""
 
+from datetime import timedelta
 from typing import Any
 
 from django.conf import settings
 from django.contrib.auth.models import User
 from django.core.cache import cache
 from django.db import transaction
+from django.utils import timezone
 from jobs.queue import hand_to_workers
 
 from examples.actions.write_facts import learn
@@ -33,7 +35,8 @@ def learn_again(instance: Any, **_: Any) -> None:
 
 
 def learn_of(teacher: int) -> None:
-    """Learn of some of the teacher's examples, and let others have their turn before the next ones."""
+    """Learn of some of the teacher's examples, of none that is being typed; others have their turn before the next."""
     stored = User.objects.filter(pk=teacher).first()
-    if stored is not None and learn(stored):
-        _queue(teacher, seconds=1)
+    since = timezone.now() - timedelta(seconds=settings.LEARN_AFTER)
+    if stored is not None and learn(stored, since=since):
+        _queue(teacher, settings.LEARN_AFTER)

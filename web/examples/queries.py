@@ -2,20 +2,34 @@
 
 from dataclasses import dataclass
 from datetime import timedelta
+from functools import partial
 from uuid import UUID
 
 from api.failures import Refused
+from api.prepared import Prepared
 from django.contrib.auth.models import User
-from django.db.models import F, Q, QuerySet
+from django.db.models import Count, F, OuterRef, Q, QuerySet, Subquery
+from django.db.models.functions import Coalesce
 from django.utils import timezone
 from filing.queries import filed
 
 from examples.actions.write_facts import searched
-from examples.models import Example
+from examples.models import Example, WrittenLine
 
 A_LOOK = timedelta(minutes=1)
 """Looks at one example within so long are one."""
 MOST_WORDS = 12
+LINE_COUNT = Coalesce(
+    Subquery(
+        WrittenLine.objects.filter(example=OuterRef("pk"))
+        .order_by()
+        .values("example")
+        .annotate(count=Count("pk"))
+        .values("count")
+    ),
+    0,
+)
+"""How many lines an example has."""
 ORDERS: dict[str, tuple[str, ...]] = {
     "changed": ("-changed", "-id"),
     "opened": ("-opened", "-id"),
@@ -71,7 +85,9 @@ def found_of(teacher: User, wanted: Wanted, order: str = "changed") -> QuerySet[
     found = Example.objects.filter(teacher=teacher, deleted__isnull=not wanted.aside)
     found = found.filter(filed(wanted.unit, wanted.tag)).filter(known)
     return (
-        found.annotate(name=F("facts__name"), difficulty=F("facts__difficulty"))
+        found.annotate(
+            name=F("facts__name"), difficulty=F("facts__difficulty"), line_count=LINE_COUNT
+        )
         .select_related("facts")
         .prefetch_related("in_sets__set")
     )
@@ -89,13 +105,25 @@ def one_of(teacher: User, identity: UUID, *, deleted: bool = False) -> Example:
     Raises:
         Refused: 404 when it is not this teacher's, or not there.
     """
-    found = Example.objects.filter(
-        teacher=teacher, pk=identity, deleted__isnull=not deleted
-    ).prefetch_related("lines")
-    example = found.first()
+    example = next(iter((_ASIDE if deleted else _THERE).of(teacher.pk, identity)), None)
     if example is None:
         raise Refused(404, "not-found", "This example is not there (any more).")
+    example.texts = [line.text for line in LINES.of(identity)]
     return example
+
+
+LINES = Prepared[WrittenLine](lambda identity: WrittenLine.objects.filter(example=identity), UUID)
+"""The lines of an example, in order."""
+
+
+def _of(teacher: int, identity: UUID, *, deleted: bool = False) -> QuerySet[Example]:
+    return Example.objects.filter(teacher=teacher, pk=identity, deleted__isnull=not deleted)
+
+
+_THERE = Prepared[Example](_of, int, UUID)
+_ASIDE = Prepared[Example](partial(_of, deleted=True), int, UUID)
+LOCKED = Prepared[Example](lambda *key: _of(*key).select_for_update(), int, UUID)
+"""An example that is there, until the transaction's end nobody else's to change."""
 
 
 def some_of(teacher: User, identities: list[UUID]) -> list[Example]:

@@ -95,11 +95,6 @@ class ExampleRow(Schema):
     why: str = ""
 
     @staticmethod
-    def resolve_line_count(example: Example) -> int:
-        """Count the lines."""
-        return example.facts.lines
-
-    @staticmethod
     def resolve_latex(example: Example) -> str:
         """Return the problem typeset, where that is about this version."""
         return example.facts.latex if example.facts.known_for == example.version else ""

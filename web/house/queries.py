@@ -2,8 +2,8 @@
 
 from typing import Any
 
-from api.kept import Kept
 from django.contrib.auth.models import User
+from teachers.kept import Kept
 
 from house.models import HouseRules
 

@@ -51,7 +51,9 @@ def lesson_of(teacher: User, identity: UUID | str, *, archived: bool = False) ->
 
 def plan_of(lesson: Lesson) -> dict[str, Any]:
     """Return a lesson with its items, their minutes, what is like what, and what to drop."""
-    items = list(lesson.items.select_related("example").prefetch_related("hands", "forks"))
+    items = list(
+        lesson.items.select_related("example").prefetch_related("example__lines", "hands", "forks")
+    )
     facts = _facts(lesson, items)
     a_line = times.seconds_a_line(_record(lesson.school_class.teacher))
     lines = [_lines(item, fact) for item, fact in zip(items, facts, strict=True)]
@@ -84,7 +86,7 @@ def _facts(lesson: Lesson, items: list[LessonItem]) -> list[Facts]:
 
 
 def _lines(item: LessonItem, facts: Facts) -> int:
-    written = item.example.facts.lines if item.example and hasattr(item.example, "facts") else 0
+    written = len(item.example.texts) if item.example else 0
     return written or facts.get("lines", 0)
 
 

@@ -1,10 +1,11 @@
-"""Who a session belongs to, kept for seconds: every key press asks for it."""
+"""Who a session belongs to, kept: every call asks for it."""
 
 from typing import Any
 
-from api.kept import Kept
 from django.contrib.auth.backends import ModelBackend
 from django.contrib.auth.models import User
+
+from teachers.kept import Kept
 
 _KEPT = Kept["User | None"](User, "pk")
 

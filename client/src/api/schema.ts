@@ -4,6 +4,558 @@
  */
 
 export interface paths {
+    "/api/algebra/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description Return how one line is read.
+         */
+        post: operations["asking_api_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check
+         * @description Judge every line of a paper.
+         */
+        post: operations["asking_api_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Work
+         * @description Work a problem by the chosen method, or by the default.
+         */
+        post: operations["asking_api_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/inspect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Inspect
+         * @description Say what kind of problem it is, what is worth noticing and which methods apply.
+         */
+        post: operations["asking_api_inspect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/nudge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Nudge
+         * @description Say what the next step is: what to notice, which law, the line.
+         */
+        post: operations["asking_api_nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare
+         * @description Work a problem by two methods and say how their paths differ.
+         */
+        post: operations["asking_api_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/study": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Study
+         * @description Study a rational function: its features, the lines that find them, curves to plot.
+         */
+        post: operations["asking_api_study"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/forks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forks
+         * @description Say where students leave the example, and where each fork ends.
+         */
+        post: operations["asking_api_forks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/fork": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fork
+         * @description Carry one wrong line on to its end by the same method.
+         */
+        post: operations["asking_api_fork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Place
+         * @description Group answers that came in, and set each group where it belongs on the example.
+         */
+        post: operations["asking_api_place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Choices
+         * @description Make a multiple-choice question: the right answer among those in which errors end.
+         */
+        post: operations["asking_api_choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/mistake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mistake
+         * @description Work the problem with exactly one planted error.
+         */
+        post: operations["asking_api_mistake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Screen
+         * @description Say which errors the exercise would reveal and which it would hide.
+         */
+        post: operations["asking_api_screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/tell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tell
+         * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
+         */
+        post: operations["asking_api_tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/draw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Draw
+         * @description Return the lines with what a hand would mark on them, step by step.
+         */
+        post: operations["asking_api_draw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Beside
+         * @description Return the side work of an example, line by line.
+         */
+        post: operations["asking_api_beside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/contrast/{error}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Contrast
+         * @description Return the smallest pair of lines that look alike and differ, for an error of the catalogue.
+         */
+        get: operations["asking_api_contrast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/algebra/errors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Errors
+         * @description Return the error catalogue in its order.
+         */
+        get: operations["asking_api_errors"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listed
+         * @description Return a page of the examples that are wanted.
+         */
+        get: operations["examples_api_listed"];
+        put?: never;
+        /**
+         * Create
+         * @description Store a new example.
+         */
+        post: operations["examples_api_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tags
+         * @description Return the tags that examples have, in the order of the alphabet.
+         */
+        get: operations["examples_api_tags"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * File
+         * @description File examples under a unit, and change their tags.
+         */
+        post: operations["examples_api_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export All
+         * @description Return all examples in the exchange format.
+         */
+        get: operations["examples_api_export_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import All
+         * @description Store the examples of a document in the exchange format, all or none.
+         */
+        post: operations["examples_api_import_all"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description Return one example.
+         */
+        get: operations["examples_api_one"];
+        /**
+         * Save
+         * @description Store a change; 409 with the stored one when it was changed elsewhere since.
+         */
+        put: operations["examples_api_save"];
+        post?: never;
+        /**
+         * Remove
+         * @description Put an example aside; it can be brought back.
+         */
+        delete: operations["examples_api_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Open One
+         * @description Return one example with its lines judged.
+         */
+        get: operations["examples_api_open_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * History
+         * @description Return the earlier versions that were kept, newest first.
+         */
+        get: operations["examples_api_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples/{identity}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Bring back an example that was put aside.
+         */
+        post: operations["examples_api_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -750,558 +1302,6 @@ export interface paths {
          * @description Copy it into one's own: a job, or at once (204) for house rules.
          */
         post: operations["sharing_api_take_copy"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Listed
-         * @description Return a page of the examples that are wanted.
-         */
-        get: operations["examples_api_listed"];
-        put?: never;
-        /**
-         * Create
-         * @description Store a new example.
-         */
-        post: operations["examples_api_create"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/tags": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Tags
-         * @description Return the tags that examples have, in the order of the alphabet.
-         */
-        get: operations["examples_api_tags"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * File
-         * @description File examples under a unit, and change their tags.
-         */
-        post: operations["examples_api_file"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/export": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Export All
-         * @description Return all examples in the exchange format.
-         */
-        get: operations["examples_api_export_all"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Import All
-         * @description Store the examples of a document in the exchange format, all or none.
-         */
-        post: operations["examples_api_import_all"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/{identity}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * One
-         * @description Return one example.
-         */
-        get: operations["examples_api_one"];
-        /**
-         * Save
-         * @description Store a change; 409 with the stored one when it was changed elsewhere since.
-         */
-        put: operations["examples_api_save"];
-        post?: never;
-        /**
-         * Remove
-         * @description Put an example aside; it can be brought back.
-         */
-        delete: operations["examples_api_remove"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/{identity}/opened": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Open One
-         * @description Return one example with its lines judged.
-         */
-        get: operations["examples_api_open_one"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/{identity}/history": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * History
-         * @description Return the earlier versions that were kept, newest first.
-         */
-        get: operations["examples_api_history"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examples/{identity}/restore": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Restore
-         * @description Bring back an example that was put aside.
-         */
-        post: operations["examples_api_restore"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Read
-         * @description Return how one line is read.
-         */
-        post: operations["asking_api_read"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Check
-         * @description Judge every line of a paper.
-         */
-        post: operations["asking_api_check"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/work": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Work
-         * @description Work a problem by the chosen method, or by the default.
-         */
-        post: operations["asking_api_work"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/inspect": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Inspect
-         * @description Say what kind of problem it is, what is worth noticing and which methods apply.
-         */
-        post: operations["asking_api_inspect"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/nudge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Nudge
-         * @description Say what the next step is: what to notice, which law, the line.
-         */
-        post: operations["asking_api_nudge"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Compare
-         * @description Work a problem by two methods and say how their paths differ.
-         */
-        post: operations["asking_api_compare"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/study": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Study
-         * @description Study a rational function: its features, the lines that find them, curves to plot.
-         */
-        post: operations["asking_api_study"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/forks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Forks
-         * @description Say where students leave the example, and where each fork ends.
-         */
-        post: operations["asking_api_forks"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/fork": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Fork
-         * @description Carry one wrong line on to its end by the same method.
-         */
-        post: operations["asking_api_fork"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/place": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Place
-         * @description Group answers that came in, and set each group where it belongs on the example.
-         */
-        post: operations["asking_api_place"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Choices
-         * @description Make a multiple-choice question: the right answer among those in which errors end.
-         */
-        post: operations["asking_api_choices"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/mistake": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Mistake
-         * @description Work the problem with exactly one planted error.
-         */
-        post: operations["asking_api_mistake"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/screen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Screen
-         * @description Say which errors the exercise would reveal and which it would hide.
-         */
-        post: operations["asking_api_screen"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/tell": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Tell
-         * @description Return the example as it is told: what is new on each line, what to say, ask and watch for.
-         */
-        post: operations["asking_api_tell"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/draw": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Draw
-         * @description Return the lines with what a hand would mark on them, step by step.
-         */
-        post: operations["asking_api_draw"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/beside": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Beside
-         * @description Return the side work of an example, line by line.
-         */
-        post: operations["asking_api_beside"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/contrast/{error}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Contrast
-         * @description Return the smallest pair of lines that look alike and differ, for an error of the catalogue.
-         */
-        get: operations["asking_api_contrast"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/algebra/errors": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Errors
-         * @description Return the error catalogue in its order.
-         */
-        get: operations["asking_api_errors"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3437,84 +3437,79 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * Health
-         * @description ``installation``: which one answers; ``version``: of the application.
+         * Ambiguity
+         * @description Notation that others may read differently; the reading taken stands first.
          */
-        Health: {
-            /** Installation */
-            installation: string;
-            /** Version */
-            version: string;
+        Ambiguity: {
+            /** Says */
+            says: string;
+            /** Readings */
+            readings: components["schemas"]["ReadingValue"][];
         };
         /**
-         * Readiness
-         * @description What of the server's work can be done now.
-         *
-         *     ``migrations``: the database is as this version needs it; ``jobs``: some worker does long work (typing does
-         *     without); ``draining``: this host stops soon.
+         * Notations
+         * @description A line in the notations of other programs too.
          */
-        Readiness: {
-            /** Installation */
-            installation: string;
-            /** Version */
-            version: string;
-            /** Ready */
-            ready: boolean;
-            /** Database */
-            database: boolean;
-            /** Migrations */
-            migrations: boolean;
-            /** Algebra */
-            algebra: boolean;
-            /** Jobs */
-            jobs: boolean;
-            /** Draining */
-            draining: boolean;
+        Notations: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+            /** Mathml */
+            mathml: string;
+            /** Typst */
+            typst: string;
+            /** Ambiguities */
+            ambiguities: components["schemas"]["Ambiguity"][];
         };
         /**
-         * Current
-         * @description Who is signed in; ``username`` is empty when nobody is.
-         *
-         *     ``demonstration``: the made-up teachers can sign in here. ``may_begin``: whoever sits here may make an
-         *     account of their own. ``provider``: what the button of the school's own sign-in says, empty without one;
-         *     ``mails``: links for a new password can be sent; ``department``: of whoever is signed in;
-         *     ``administrator``: they keep the school's accounts; ``leaves``: when their account will be deleted.
+         * ReadingValue
+         * @description One reading of an ambiguous line, with its value where it has one.
          */
-        Current: {
-            /** Username */
-            username: string;
+        ReadingValue: {
+            /** Text */
+            text: string;
+            /** Latex */
+            latex: string;
+            /** Value */
+            value: string | null;
+        };
+        /**
+         * Sides
+         * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
+         *
+         *     ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins, or
+         *     that a ± stands for (``join``): there the spine divides.
+         */
+        Sides: {
+            /** Left */
+            left: string;
+            /** Sign */
+            sign: string;
+            /** Right */
+            right: string;
+            /** Tracks */
+            tracks?: components["schemas"]["Track"][];
             /**
-             * Demonstration
-             * @default false
+             * Join
+             * @enum {string}
              */
-            demonstration: boolean;
-            /**
-             * May Begin
-             * @default false
-             */
-            may_begin: boolean;
-            /**
-             * Provider
-             * @default
-             */
-            provider: string;
-            /**
-             * Mails
-             * @default false
-             */
-            mails: boolean;
-            /**
-             * Department
-             * @default
-             */
-            department: string;
-            /**
-             * Administrator
-             * @default false
-             */
-            administrator: boolean;
-            /** Leaves */
-            leaves?: string | null;
+            join?: "or" | "±";
+        };
+        /**
+         * Track
+         * @description One of several relations on a line, cut at its sign, in LaTeX.
+         */
+        Track: {
+            /** Left */
+            left: string;
+            /** Sign */
+            sign: string;
+            /** Right */
+            right: string;
         };
         /**
          * FailureRecord
@@ -3529,967 +3524,16 @@ export interface components {
             at?: number | null;
         };
         /**
-         * SignIn
-         * @description A name and a password; ``shared``: others use this computer too.
+         * Text
+         * @description One line as typed.
          */
-        SignIn: {
-            /** Username */
-            username: string;
-            /** Password */
-            password: string;
-            /**
-             * Shared
-             * @default false
-             */
-            shared: boolean;
-        };
-        /**
-         * SecondFactor
-         * @description The number that an authenticator shows, or a recovery code.
-         */
-        SecondFactor: {
-            /** Number */
-            number: string;
-        };
-        /**
-         * NewAccount
-         * @description A name and a password of one's own.
-         */
-        NewAccount: {
-            /** Username */
-            username: string;
-            /** Password */
-            password: string;
-        };
-        /**
-         * NewPassword
-         * @description The password so far, and the new one.
-         */
-        NewPassword: {
-            /** Old */
-            old: string;
-            /** New */
-            new: string;
-        };
-        /**
-         * SessionOut
-         * @description Where somebody is signed in; ``here``: the session that asks.
-         */
-        SessionOut: {
-            /** Id */
-            id: number;
-            /** Browser */
-            browser: string;
-            /**
-             * Since
-             * Format: date-time
-             */
-            since: string;
-            /** Here */
-            here: boolean;
-        };
-        /**
-         * Whose
-         * @description A name or a mail address.
-         */
-        Whose: {
-            /** Name */
-            name: string;
-        };
-        /**
-         * Chosen
-         * @description A new password.
-         */
-        Chosen: {
-            /** Password */
-            password: string;
-        };
-        /**
-         * InvitedOut
-         * @description An invitation that can be used: from whom, into which department.
-         */
-        InvitedOut: {
-            /** By */
-            by: string;
-            /** Department */
-            department: string;
-            /** Mail */
-            mail: string;
-            /** Administrator */
-            administrator: boolean;
-        };
-        /**
-         * Accepting
-         * @description What somebody who was invited chooses.
-         */
-        Accepting: {
-            /** Username */
-            username: string;
-            /** Password */
-            password: string;
-            /**
-             * Mail
-             * @default
-             */
-            mail: string;
-        };
-        /**
-         * AccountOut
-         * @description One's account; ``connected``: to the school's sign-in; ``password``: whether there is one.
-         */
-        AccountOut: {
-            /** Username */
-            username: string;
-            /** Mail */
-            mail: string;
-            /** Department */
-            department: string;
-            /** Administrator */
-            administrator: boolean;
-            /** Second Factor */
-            second_factor: boolean;
-            /** Codes Left */
-            codes_left: number;
-            /** Connected */
-            connected: boolean;
-            /** Password */
-            password: boolean;
-            /** Exported */
-            exported: string | null;
-            /** Leaves */
-            leaves: string | null;
-        };
-        /**
-         * MailIn
-         * @description A mail address and, so that nobody else changes it, the password.
-         */
-        MailIn: {
-            /** Mail */
-            mail: string;
-            /** Password */
-            password: string;
-        };
-        /**
-         * SecretOut
-         * @description What the authenticator is told: to be typed, and as a QR code (SVG).
-         */
-        SecretOut: {
-            /** Secret */
-            secret: string;
-            /** Picture */
-            picture: string;
-        };
-        /**
-         * Said
-         * @description The password, said again.
-         */
-        Said: {
-            /** Password */
-            password: string;
-        };
-        /**
-         * CodesOut
-         * @description Recovery codes, shown once.
-         */
-        CodesOut: {
-            /** Codes */
-            codes: string[];
-        };
-        /**
-         * NumberIn
-         * @description What the authenticator shows.
-         */
-        NumberIn: {
-            /** Number */
-            number: string;
-        };
-        /**
-         * EntriesOut
-         * @description A page of the log; ``next``: the cursor of the next page.
-         */
-        EntriesOut: {
-            /** Results */
-            results: components["schemas"]["EntryOut"][];
-            /** Next */
-            next: string | null;
-        };
-        /**
-         * EntryOut
-         * @description One entry of the log.
-         */
-        EntryOut: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Says */
-            says: string;
-            /** By */
-            by: string;
-            /** Address */
-            address: string | null;
-        };
-        /**
-         * AccountRow
-         * @description An account as administrators see it: who, not what.
-         */
-        AccountRow: {
-            /** Id */
-            id: number;
-            /** Username */
-            username: string;
-            /** Mail */
-            mail: string;
-            /** Department */
-            department: number | null;
-            /** Administrator */
-            administrator: boolean;
-            /** Locked */
-            locked: boolean;
-            /** Leaves */
-            leaves: string | null;
-            /** Last Here */
-            last_here: string | null;
-            /** Second Factor */
-            second_factor: boolean;
-        };
-        /**
-         * AccountRows
-         * @description A page of accounts; ``next``: the cursor of the next page.
-         */
-        AccountRows: {
-            /** Results */
-            results: components["schemas"]["AccountRow"][];
-            /** Next */
-            next: string | null;
-        };
-        /**
-         * DepartmentOut
-         * @description A department.
-         */
-        DepartmentOut: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-        };
-        /**
-         * DepartmentIn
-         * @description A department as it is named.
-         */
-        DepartmentIn: {
-            /** Title */
-            title: string;
-        };
-        /**
-         * LinkOut
-         * @description A link to hand on; ``sent``: it went by mail already.
-         */
-        LinkOut: {
-            /** Link */
-            link: string;
-            /** Sent */
-            sent: boolean;
-        };
-        /**
-         * InvitationIn
-         * @description Who is invited; ``mail`` may stay empty: the link is shown in any case.
-         */
-        InvitationIn: {
-            /** Department */
-            department: number | null;
-            /** Administrator */
-            administrator: boolean;
-            /**
-             * Mail
-             * @default
-             */
-            mail: string;
-        };
-        /**
-         * Placing
-         * @description Which department somebody is of, and whether they keep accounts.
-         */
-        Placing: {
-            /** Department */
-            department: number | null;
-            /** Administrator */
-            administrator: boolean;
-        };
-        /**
-         * HandedOut
-         * @description A class that is offered; ``own``: by whoever asks.
-         */
-        HandedOut: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /** Year */
-            year: string;
-            /** Owner */
-            owner: string;
-            /** To */
-            to: string;
-            /** Own */
-            own: boolean;
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-        };
-        /**
-         * HandIn
-         * @description A class that is handed over: to whom, and its title, said again.
-         */
-        HandIn: {
-            /**
-             * School Class
-             * Format: uuid
-             */
-            school_class: string;
-            /** To */
-            to: string;
-            /** Title */
-            title: string;
-        };
-        /**
-         * DepartmentPage
-         * @description The department of whoever asks: empty title without one.
-         */
-        DepartmentPage: {
-            /** Title */
-            title: string;
-            /** Colleagues */
-            colleagues: string[];
-            /** Shared */
-            shared: components["schemas"]["SharedOut"][];
-            /** Handed */
-            handed: components["schemas"]["HandedOut"][];
-        };
-        /**
-         * SharedOut
-         * @description Something shared; ``copied``: the reader has a copy; ``changed``: it was changed since they copied it.
-         */
-        SharedOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "set" | "unit" | "error" | "house";
-            /** Key */
-            key: string;
-            /** Title */
-            title: string;
-            /** Owner */
-            owner: string;
-            /** Own */
-            own: boolean;
-            /**
-             * Since
-             * Format: date-time
-             */
-            since: string;
-            /** Count */
-            count: number;
-            /** Copied */
-            copied: boolean;
-            /** Changed */
-            changed: boolean;
-        };
-        /**
-         * SharedIn
-         * @description What is to be shared: of which kind, and its key (empty for house rules).
-         */
-        SharedIn: {
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "set" | "unit" | "error" | "house";
-            /**
-             * Key
-             * @default
-             */
-            key: string;
-        };
-        /**
-         * SharedContent
-         * @description All that a colleague reads of it; ``rules``: of house rules, by name.
-         */
-        SharedContent: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "set" | "unit" | "error" | "house";
-            /** Key */
-            key: string;
-            /** Title */
-            title: string;
-            /** Owner */
-            owner: string;
-            /** Own */
-            own: boolean;
-            /**
-             * Since
-             * Format: date-time
-             */
-            since: string;
-            /** Count */
-            count: number;
-            /** Copied */
-            copied: boolean;
-            /** Changed */
-            changed: boolean;
-            /** Sets */
-            sets: components["schemas"]["SharedSet"][];
-            /** Errors */
-            errors: components["schemas"]["SharedError"][];
-            /** Rules */
-            rules: {
-                [key: string]: unknown;
-            };
-        };
-        /**
-         * SharedError
-         * @description An own error of a colleague.
-         */
-        SharedError: {
-            /** Name */
-            name: string;
-            /** Before */
-            before: string;
-            /** After */
-            after: string;
-            /** When */
-            when: string[];
-            /** Says */
-            says: string;
-        };
-        /**
-         * SharedProblem
-         * @description A problem of what is shared, with its lines as written.
-         */
-        SharedProblem: {
-            /** Title */
-            title: string;
+        Text: {
+            /** Text */
+            text: string;
             /** Task */
-            task: string;
-            /** Given */
-            given: string;
-            /** Lines */
-            lines: string[];
-        };
-        /**
-         * SharedSet
-         * @description A set of what is shared.
-         */
-        SharedSet: {
-            /** Title */
-            title: string;
-            /** Instruction */
-            instruction: string;
-            /** Problems */
-            problems: components["schemas"]["SharedProblem"][];
-        };
-        /**
-         * JobOut
-         * @description How far a job is; ``outcome`` names what it made once it is done.
-         */
-        JobOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Kind */
-            kind: string;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "waiting" | "running" | "done" | "partly" | "failed" | "cancelled";
-            /** Done */
-            done: number;
-            /** Total */
-            total: number | null;
-            /** Message */
-            message: string;
-            /** Outcome */
-            outcome?: unknown;
-        };
-        /**
-         * WantedIn
-         * @description What a list shows (see ``examples.queries.Wanted``), in which order, from which page on.
-         */
-        WantedIn: {
-            /**
-             * Words
-             * @default
-             */
-            words: string;
-            /** Unit */
-            unit?: string | null;
-            /**
-             * Tag
-             * @default
-             */
-            tag: string;
-            /** Easiest */
-            easiest?: number | null;
-            /** Hardest */
-            hardest?: number | null;
-            /**
-             * Stop
-             * @default
-             */
-            stop: string;
-            /**
-             * Aside
-             * @default false
-             */
-            aside: boolean;
-            /**
-             * Order
-             * @default changed
-             * @enum {string}
-             */
-            order: "changed" | "opened" | "name" | "easiest" | "hardest";
-            /**
-             * Cursor
-             * @default
-             */
-            cursor: string;
-        };
-        /**
-         * ExamplePage
-         * @description A page of a list; ``next`` is given as ``cursor`` for the page after it, None at the end.
-         */
-        ExamplePage: {
-            /** Results */
-            results: components["schemas"]["ExampleRow"][];
-            /** Next */
-            next: string | null;
-        };
-        /**
-         * ExampleRow
-         * @description An example in a list, with what is known of it without asking the core.
-         *
-         *     ``stop``: what is known of its last line; empty where it has none. ``known``: whether all this is about
-         *     the example as it is now (else it is being worked out). ``why``: where a search found its words.
-         */
-        ExampleRow: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Title */
-            title: string;
-            /**
-             * Task
-             * @enum {string}
-             */
-            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
-            /** Given */
-            given: string;
-            /** Latex */
-            latex: string;
-            /**
-             * Changed
-             * Format: date-time
-             */
-            changed: string;
-            /** Line Count */
-            line_count: number;
-            /** Unit */
-            unit: string | null;
-            /** Tags */
-            tags: string[];
-            /** Difficulty */
-            difficulty: number | null;
-            /** Stop */
-            stop: string;
-            /** Known */
-            known: boolean;
-            /** In Sets */
-            in_sets: components["schemas"]["InSet"][];
-            /**
-             * Why
-             * @default
-             */
-            why: string;
-        };
-        /**
-         * InSet
-         * @description A set in which an example stands.
-         */
-        InSet: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Title */
-            title: string;
-        };
-        /**
-         * ExampleOut
-         * @description An example as stored.
-         */
-        ExampleOut: {
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Task
-             * @enum {string}
-             */
-            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
-            /**
-             * Given
-             * @default
-             */
-            given: string;
-            /**
-             * Variable
-             * @default
-             */
-            variable: string;
-            /**
-             * Numbers
-             * @default real
-             * @enum {string}
-             */
-            numbers: "real" | "complex";
-            /**
-             * Form
-             * @default []
-             */
-            form: string[];
-            /**
-             * @default {
-             *       "juxtaposition": null,
-             *       "decimal": null,
-             *       "density": null,
-             *       "radicals": null,
-             *       "methods": null,
-             *       "no_real_root": null,
-             *       "plus_minus": null,
-             *       "fractions": null,
-             *       "numerators": null,
-             *       "domains": null,
-             *       "powers": null,
-             *       "removing": null,
-             *       "undoing": null,
-             *       "checks": null
-             *     }
-             */
-            house: components["schemas"]["OwnRules"];
-            /**
-             * Note
-             * @default
-             */
-            note: string;
-            /**
-             * Lines
-             * @default []
-             */
-            lines: string[];
-            /**
-             * Reasons
-             * @default {}
-             */
-            reasons: {
-                [key: string]: string;
-            };
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Version */
-            version: number;
-            /**
-             * Changed
-             * Format: date-time
-             */
-            changed: string;
-        };
-        /**
-         * OwnRules
-         * @description House rules of one example, where they differ from the teacher's.
-         */
-        OwnRules: {
-            /** Juxtaposition */
-            juxtaposition?: ("equal" | "tighter") | null;
-            /** Decimal */
-            decimal?: ("point" | "comma") | null;
-            /** Density */
-            density?: ("fine" | "board" | "key") | null;
-            /** Radicals */
-            radicals?: ("any" | "non-negative") | null;
-            /** Methods */
-            methods?: string[] | null;
-            /** No Real Root */
-            no_real_root?: ("no-solution" | "complex") | null;
-            /** Plus Minus */
-            plus_minus?: ("written-out" | "kept" | "split") | null;
-            /** Fractions */
-            fractions?: ("improper" | "mixed") | null;
-            /** Numerators */
-            numerators?: ("expanded" | "factored") | null;
-            /** Domains */
-            domains?: ("except" | "set-builder" | "interval") | null;
-            /** Powers */
-            powers?: ("worked-out" | "small" | "left") | null;
-            /** Removing */
-            removing?: ("divide-out" | "cancel") | null;
-            /** Undoing */
-            undoing?: ("inverse" | "undo") | null;
-            /** Checks */
-            checks?: ("every" | "where-needed" | "none") | null;
-        };
-        /**
-         * ExampleIn
-         * @description An example as the bench holds it.
-         */
-        ExampleIn: {
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Task
-             * @enum {string}
-             */
-            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
-            /**
-             * Given
-             * @default
-             */
-            given: string;
-            /**
-             * Variable
-             * @default
-             */
-            variable: string;
-            /**
-             * Numbers
-             * @default real
-             * @enum {string}
-             */
-            numbers: "real" | "complex";
-            /**
-             * Form
-             * @default []
-             */
-            form: string[];
-            /**
-             * @default {
-             *       "juxtaposition": null,
-             *       "decimal": null,
-             *       "density": null,
-             *       "radicals": null,
-             *       "methods": null,
-             *       "no_real_root": null,
-             *       "plus_minus": null,
-             *       "fractions": null,
-             *       "numerators": null,
-             *       "domains": null,
-             *       "powers": null,
-             *       "removing": null,
-             *       "undoing": null,
-             *       "checks": null
-             *     }
-             */
-            house: components["schemas"]["OwnRules"];
-            /**
-             * Note
-             * @default
-             */
-            note: string;
-            /**
-             * Lines
-             * @default []
-             */
-            lines: string[];
-            /**
-             * Reasons
-             * @default {}
-             */
-            reasons: {
-                [key: string]: string;
-            };
-        };
-        /**
-         * FiledOut
-         * @description How many things were filed.
-         */
-        FiledOut: {
-            /** Count */
-            count: number;
-        };
-        /**
-         * FilingIn
-         * @description What is filed, and how; ``unit`` stays away where it shall stay as it is, None takes it out of its unit.
-         */
-        FilingIn: {
-            /** Ids */
-            ids: string[];
-            /** Unit */
-            unit?: string | null;
-            /**
-             * Add
-             * @default []
-             */
-            add: string[];
-            /**
-             * Drop
-             * @default []
-             */
-            drop: string[];
-        };
-        /**
-         * ExampleFile
-         * @description Examples in the open exchange format (docs/format/examples.schema.json).
-         */
-        ExampleFile: {
-            /**
-             * Format
-             * @default uchuu-examples
-             */
-            format: string;
-            /**
-             * Version
-             * @default 1
-             */
-            version: number;
-            /** Examples */
-            examples: components["schemas"]["ExampleIn"][];
-        };
-        /**
-         * Imported
-         * @description How many examples came in.
-         */
-        Imported: {
-            /** Count */
-            count: number;
-        };
-        /**
-         * Stale
-         * @description The example was changed elsewhere since: ``current`` is what is stored now.
-         */
-        Stale: {
-            /**
-             * Code
-             * @default stale
-             */
-            code: string;
-            /** Message */
-            message: string;
-            current: components["schemas"]["ExampleOut"];
-        };
-        /**
-         * ExampleSave
-         * @description A change; ``version`` is the version that it was made on.
-         */
-        ExampleSave: {
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Task
-             * @enum {string}
-             */
-            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
-            /**
-             * Given
-             * @default
-             */
-            given: string;
-            /**
-             * Variable
-             * @default
-             */
-            variable: string;
-            /**
-             * Numbers
-             * @default real
-             * @enum {string}
-             */
-            numbers: "real" | "complex";
-            /**
-             * Form
-             * @default []
-             */
-            form: string[];
-            /**
-             * @default {
-             *       "juxtaposition": null,
-             *       "decimal": null,
-             *       "density": null,
-             *       "radicals": null,
-             *       "methods": null,
-             *       "no_real_root": null,
-             *       "plus_minus": null,
-             *       "fractions": null,
-             *       "numerators": null,
-             *       "domains": null,
-             *       "powers": null,
-             *       "removing": null,
-             *       "undoing": null,
-             *       "checks": null
-             *     }
-             */
-            house: components["schemas"]["OwnRules"];
-            /**
-             * Note
-             * @default
-             */
-            note: string;
-            /**
-             * Lines
-             * @default []
-             */
-            lines: string[];
-            /**
-             * Reasons
-             * @default {}
-             */
-            reasons: {
-                [key: string]: string;
-            };
-            /** Version */
-            version: number;
-        };
-        /**
-         * Ambiguity
-         * @description Notation that others may read differently; the reading taken stands first.
-         */
-        Ambiguity: {
-            /** Says */
-            says: string;
-            /** Readings */
-            readings: components["schemas"]["ReadingValue"][];
+            task?: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
+            /** Variable */
+            variable?: string | null;
         };
         /**
          * Answer
@@ -4655,29 +3699,6 @@ export interface components {
             slips: number;
         };
         /**
-         * Inspected
-         * @description What kind of problem it is and what is worth noticing.
-         */
-        Inspected: {
-            /** Kind */
-            kind: string;
-            reads: components["schemas"]["Reading"];
-            /** Unknown */
-            unknown: string | null;
-            /** Notices */
-            notices: components["schemas"]["Notice"][];
-            /** Ambiguities */
-            ambiguities: components["schemas"]["Ambiguity"][];
-            /** Excluded */
-            excluded: string[];
-            /** Methods */
-            methods: components["schemas"]["MethodOffered"][];
-            /** Traps */
-            traps?: string[];
-            /** Finished Means */
-            finished_means: string[];
-        };
-        /**
          * Mathematics
          * @description A piece of mathematics inside a sentence.
          */
@@ -4688,18 +3709,6 @@ export interface components {
             latex: string;
             /** Spoken */
             spoken: string;
-        };
-        /**
-         * MethodOffered
-         * @description A method that applies, why, and how many lines it takes.
-         */
-        MethodOffered: {
-            /** Method */
-            method: string;
-            /** Why */
-            why: string;
-            /** Lines */
-            lines: number;
         };
         /**
          * NamedError
@@ -4732,29 +3741,6 @@ export interface components {
             apart_parts?: components["schemas"]["Piece"][];
         };
         /**
-         * Notice
-         * @description Something worth noticing before the first move.
-         */
-        Notice: {
-            /** Code */
-            code: string;
-            /** Says */
-            says: string;
-            /** Parts */
-            parts: components["schemas"]["Piece"][];
-            /** Where */
-            where: string | null;
-        };
-        /**
-         * Opened
-         * @description An example with its lines judged and what is known of its problem; None where nothing is, yet.
-         */
-        Opened: {
-            example: components["schemas"]["ExampleOut"];
-            checked: components["schemas"]["Checked"] | null;
-            inspected: components["schemas"]["Inspected"] | null;
-        };
-        /**
          * Piece
          * @description A piece of a sentence: words, or mathematics.
          */
@@ -4762,31 +3748,6 @@ export interface components {
             /** Text */
             text?: string;
             math?: components["schemas"]["Mathematics"];
-        };
-        /**
-         * Reading
-         * @description How a line is read: plain notation, LaTeX, spoken English.
-         */
-        Reading: {
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Text */
-            text: string;
-        };
-        /**
-         * ReadingValue
-         * @description One reading of an ambiguous line, with its value where it has one.
-         */
-        ReadingValue: {
-            /** Text */
-            text: string;
-            /** Latex */
-            latex: string;
-            /** Value */
-            value: string | null;
         };
         /**
          * Refusal
@@ -4801,40 +3762,6 @@ export interface components {
             at: number | null;
         };
         /**
-         * Sides
-         * @description A line cut at its relation sign, in LaTeX; ``left`` is empty for an expression.
-         *
-         *     ``sign`` is empty for what is no relation, as a feature. ``tracks``: the relations that "or" joins, or
-         *     that a ± stands for (``join``): there the spine divides.
-         */
-        Sides: {
-            /** Left */
-            left: string;
-            /** Sign */
-            sign: string;
-            /** Right */
-            right: string;
-            /** Tracks */
-            tracks?: components["schemas"]["Track"][];
-            /**
-             * Join
-             * @enum {string}
-             */
-            join?: "or" | "±";
-        };
-        /**
-         * Track
-         * @description One of several relations on a line, cut at its sign, in LaTeX.
-         */
-        Track: {
-            /** Left */
-            left: string;
-            /** Sign */
-            sign: string;
-            /** Right */
-            right: string;
-        };
-        /**
          * Typeset
          * @description A line as text and in LaTeX.
          */
@@ -4845,49 +3772,38 @@ export interface components {
             latex: string;
         };
         /**
-         * SnapshotOut
-         * @description An example as it was at an earlier version.
+         * OwnRules
+         * @description House rules of one example, where they differ from the teacher's.
          */
-        SnapshotOut: {
-            /** Version */
-            version: number;
-            /**
-             * Taken
-             * Format: date-time
-             */
-            taken: string;
-            content: components["schemas"]["ExampleIn"];
-        };
-        /**
-         * Notations
-         * @description A line in the notations of other programs too.
-         */
-        Notations: {
-            /** Latex */
-            latex: string;
-            sides: components["schemas"]["Sides"];
-            /** Spoken */
-            spoken: string;
-            /** Text */
-            text: string;
-            /** Mathml */
-            mathml: string;
-            /** Typst */
-            typst: string;
-            /** Ambiguities */
-            ambiguities: components["schemas"]["Ambiguity"][];
-        };
-        /**
-         * Text
-         * @description One line as typed.
-         */
-        Text: {
-            /** Text */
-            text: string;
-            /** Task */
-            task?: ("evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study") | null;
-            /** Variable */
-            variable?: string | null;
+        OwnRules: {
+            /** Juxtaposition */
+            juxtaposition?: ("equal" | "tighter") | null;
+            /** Decimal */
+            decimal?: ("point" | "comma") | null;
+            /** Density */
+            density?: ("fine" | "board" | "key") | null;
+            /** Radicals */
+            radicals?: ("any" | "non-negative") | null;
+            /** Methods */
+            methods?: string[] | null;
+            /** No Real Root */
+            no_real_root?: ("no-solution" | "complex") | null;
+            /** Plus Minus */
+            plus_minus?: ("written-out" | "kept" | "split") | null;
+            /** Fractions */
+            fractions?: ("improper" | "mixed") | null;
+            /** Numerators */
+            numerators?: ("expanded" | "factored") | null;
+            /** Domains */
+            domains?: ("except" | "set-builder" | "interval") | null;
+            /** Powers */
+            powers?: ("worked-out" | "small" | "left") | null;
+            /** Removing */
+            removing?: ("divide-out" | "cancel") | null;
+            /** Undoing */
+            undoing?: ("inverse" | "undo") | null;
+            /** Checks */
+            checks?: ("every" | "where-needed" | "none") | null;
         };
         /**
          * ProblemIn
@@ -5012,6 +3928,19 @@ export interface components {
             stretches: components["schemas"]["Stretch"][];
         };
         /**
+         * Reading
+         * @description How a line is read: plain notation, LaTeX, spoken English.
+         */
+        Reading: {
+            /** Latex */
+            latex: string;
+            sides: components["schemas"]["Sides"];
+            /** Spoken */
+            spoken: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * Rejected
          * @description A candidate that fails in the given, and why.
          */
@@ -5127,6 +4056,55 @@ export interface components {
              * @enum {string}
              */
             verdict: "ok" | "may-add" | "loses" | "wrong" | "unfinished" | "unproved" | "unreadable";
+        };
+        /**
+         * Inspected
+         * @description What kind of problem it is and what is worth noticing.
+         */
+        Inspected: {
+            /** Kind */
+            kind: string;
+            reads: components["schemas"]["Reading"];
+            /** Unknown */
+            unknown: string | null;
+            /** Notices */
+            notices: components["schemas"]["Notice"][];
+            /** Ambiguities */
+            ambiguities: components["schemas"]["Ambiguity"][];
+            /** Excluded */
+            excluded: string[];
+            /** Methods */
+            methods: components["schemas"]["MethodOffered"][];
+            /** Traps */
+            traps?: string[];
+            /** Finished Means */
+            finished_means: string[];
+        };
+        /**
+         * MethodOffered
+         * @description A method that applies, why, and how many lines it takes.
+         */
+        MethodOffered: {
+            /** Method */
+            method: string;
+            /** Why */
+            why: string;
+            /** Lines */
+            lines: number;
+        };
+        /**
+         * Notice
+         * @description Something worth noticing before the first move.
+         */
+        Notice: {
+            /** Code */
+            code: string;
+            /** Says */
+            says: string;
+            /** Parts */
+            parts: components["schemas"]["Piece"][];
+            /** Where */
+            where: string | null;
         };
         /**
          * Nudged
@@ -5905,6 +4883,1028 @@ export interface components {
             repair: string;
             /** Counter */
             counter: string;
+        };
+        /**
+         * WantedIn
+         * @description What a list shows (see ``examples.queries.Wanted``), in which order, from which page on.
+         */
+        WantedIn: {
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /** Unit */
+            unit?: string | null;
+            /**
+             * Tag
+             * @default
+             */
+            tag: string;
+            /** Easiest */
+            easiest?: number | null;
+            /** Hardest */
+            hardest?: number | null;
+            /**
+             * Stop
+             * @default
+             */
+            stop: string;
+            /**
+             * Aside
+             * @default false
+             */
+            aside: boolean;
+            /**
+             * Order
+             * @default changed
+             * @enum {string}
+             */
+            order: "changed" | "opened" | "name" | "easiest" | "hardest";
+            /**
+             * Cursor
+             * @default
+             */
+            cursor: string;
+        };
+        /**
+         * ExamplePage
+         * @description A page of a list; ``next`` is given as ``cursor`` for the page after it, None at the end.
+         */
+        ExamplePage: {
+            /** Results */
+            results: components["schemas"]["ExampleRow"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
+         * ExampleRow
+         * @description An example in a list, with what is known of it without asking the core.
+         *
+         *     ``stop``: what is known of its last line; empty where it has none. ``known``: whether all this is about
+         *     the example as it is now (else it is being worked out). ``why``: where a search found its words.
+         */
+        ExampleRow: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /** Given */
+            given: string;
+            /** Latex */
+            latex: string;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+            /** Line Count */
+            line_count: number;
+            /** Unit */
+            unit: string | null;
+            /** Tags */
+            tags: string[];
+            /** Difficulty */
+            difficulty: number | null;
+            /** Stop */
+            stop: string;
+            /** Known */
+            known: boolean;
+            /** In Sets */
+            in_sets: components["schemas"]["InSet"][];
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
+         * InSet
+         * @description A set in which an example stands.
+         */
+        InSet: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * ExampleOut
+         * @description An example as stored.
+         */
+        ExampleOut: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "decimal": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Version */
+            version: number;
+            /**
+             * Changed
+             * Format: date-time
+             */
+            changed: string;
+        };
+        /**
+         * ExampleIn
+         * @description An example as the bench holds it.
+         */
+        ExampleIn: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "decimal": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * FiledOut
+         * @description How many things were filed.
+         */
+        FiledOut: {
+            /** Count */
+            count: number;
+        };
+        /**
+         * FilingIn
+         * @description What is filed, and how; ``unit`` stays away where it shall stay as it is, None takes it out of its unit.
+         */
+        FilingIn: {
+            /** Ids */
+            ids: string[];
+            /** Unit */
+            unit?: string | null;
+            /**
+             * Add
+             * @default []
+             */
+            add: string[];
+            /**
+             * Drop
+             * @default []
+             */
+            drop: string[];
+        };
+        /**
+         * ExampleFile
+         * @description Examples in the open exchange format (docs/format/examples.schema.json).
+         */
+        ExampleFile: {
+            /**
+             * Format
+             * @default uchuu-examples
+             */
+            format: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /** Examples */
+            examples: components["schemas"]["ExampleIn"][];
+        };
+        /**
+         * Imported
+         * @description How many examples came in.
+         */
+        Imported: {
+            /** Count */
+            count: number;
+        };
+        /**
+         * Stale
+         * @description The example was changed elsewhere since: ``current`` is what is stored now.
+         */
+        Stale: {
+            /**
+             * Code
+             * @default stale
+             */
+            code: string;
+            /** Message */
+            message: string;
+            current: components["schemas"]["ExampleOut"];
+        };
+        /**
+         * ExampleSave
+         * @description A change; ``version`` is the version that it was made on.
+         */
+        ExampleSave: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Task
+             * @enum {string}
+             */
+            task: "evaluate" | "simplify" | "factor" | "expand" | "solve" | "domain" | "study";
+            /**
+             * Given
+             * @default
+             */
+            given: string;
+            /**
+             * Variable
+             * @default
+             */
+            variable: string;
+            /**
+             * Numbers
+             * @default real
+             * @enum {string}
+             */
+            numbers: "real" | "complex";
+            /**
+             * Form
+             * @default []
+             */
+            form: string[];
+            /**
+             * @default {
+             *       "juxtaposition": null,
+             *       "decimal": null,
+             *       "density": null,
+             *       "radicals": null,
+             *       "methods": null,
+             *       "no_real_root": null,
+             *       "plus_minus": null,
+             *       "fractions": null,
+             *       "numerators": null,
+             *       "domains": null,
+             *       "powers": null,
+             *       "removing": null,
+             *       "undoing": null,
+             *       "checks": null
+             *     }
+             */
+            house: components["schemas"]["OwnRules"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Lines
+             * @default []
+             */
+            lines: string[];
+            /**
+             * Reasons
+             * @default {}
+             */
+            reasons: {
+                [key: string]: string;
+            };
+            /** Version */
+            version: number;
+        };
+        /**
+         * Opened
+         * @description An example with its lines judged and what is known of its problem; None where nothing is, yet.
+         */
+        Opened: {
+            example: components["schemas"]["ExampleOut"];
+            checked: components["schemas"]["Checked"] | null;
+            inspected: components["schemas"]["Inspected"] | null;
+        };
+        /**
+         * SnapshotOut
+         * @description An example as it was at an earlier version.
+         */
+        SnapshotOut: {
+            /** Version */
+            version: number;
+            /**
+             * Taken
+             * Format: date-time
+             */
+            taken: string;
+            content: components["schemas"]["ExampleIn"];
+        };
+        /**
+         * Health
+         * @description ``installation``: which one answers; ``version``: of the application.
+         */
+        Health: {
+            /** Installation */
+            installation: string;
+            /** Version */
+            version: string;
+        };
+        /**
+         * Readiness
+         * @description What of the server's work can be done now.
+         *
+         *     ``migrations``: the database is as this version needs it; ``jobs``: some worker does long work (typing does
+         *     without); ``draining``: this host stops soon.
+         */
+        Readiness: {
+            /** Installation */
+            installation: string;
+            /** Version */
+            version: string;
+            /** Ready */
+            ready: boolean;
+            /** Database */
+            database: boolean;
+            /** Migrations */
+            migrations: boolean;
+            /** Algebra */
+            algebra: boolean;
+            /** Jobs */
+            jobs: boolean;
+            /** Draining */
+            draining: boolean;
+        };
+        /**
+         * Current
+         * @description Who is signed in; ``username`` is empty when nobody is.
+         *
+         *     ``demonstration``: the made-up teachers can sign in here. ``may_begin``: whoever sits here may make an
+         *     account of their own. ``provider``: what the button of the school's own sign-in says, empty without one;
+         *     ``mails``: links for a new password can be sent; ``department``: of whoever is signed in;
+         *     ``administrator``: they keep the school's accounts; ``leaves``: when their account will be deleted.
+         */
+        Current: {
+            /** Username */
+            username: string;
+            /**
+             * Demonstration
+             * @default false
+             */
+            demonstration: boolean;
+            /**
+             * May Begin
+             * @default false
+             */
+            may_begin: boolean;
+            /**
+             * Provider
+             * @default
+             */
+            provider: string;
+            /**
+             * Mails
+             * @default false
+             */
+            mails: boolean;
+            /**
+             * Department
+             * @default
+             */
+            department: string;
+            /**
+             * Administrator
+             * @default false
+             */
+            administrator: boolean;
+            /** Leaves */
+            leaves?: string | null;
+        };
+        /**
+         * SignIn
+         * @description A name and a password; ``shared``: others use this computer too.
+         */
+        SignIn: {
+            /** Username */
+            username: string;
+            /** Password */
+            password: string;
+            /**
+             * Shared
+             * @default false
+             */
+            shared: boolean;
+        };
+        /**
+         * SecondFactor
+         * @description The number that an authenticator shows, or a recovery code.
+         */
+        SecondFactor: {
+            /** Number */
+            number: string;
+        };
+        /**
+         * NewAccount
+         * @description A name and a password of one's own.
+         */
+        NewAccount: {
+            /** Username */
+            username: string;
+            /** Password */
+            password: string;
+        };
+        /**
+         * NewPassword
+         * @description The password so far, and the new one.
+         */
+        NewPassword: {
+            /** Old */
+            old: string;
+            /** New */
+            new: string;
+        };
+        /**
+         * SessionOut
+         * @description Where somebody is signed in; ``here``: the session that asks.
+         */
+        SessionOut: {
+            /** Id */
+            id: number;
+            /** Browser */
+            browser: string;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Here */
+            here: boolean;
+        };
+        /**
+         * Whose
+         * @description A name or a mail address.
+         */
+        Whose: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * Chosen
+         * @description A new password.
+         */
+        Chosen: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * InvitedOut
+         * @description An invitation that can be used: from whom, into which department.
+         */
+        InvitedOut: {
+            /** By */
+            by: string;
+            /** Department */
+            department: string;
+            /** Mail */
+            mail: string;
+            /** Administrator */
+            administrator: boolean;
+        };
+        /**
+         * Accepting
+         * @description What somebody who was invited chooses.
+         */
+        Accepting: {
+            /** Username */
+            username: string;
+            /** Password */
+            password: string;
+            /**
+             * Mail
+             * @default
+             */
+            mail: string;
+        };
+        /**
+         * AccountOut
+         * @description One's account; ``connected``: to the school's sign-in; ``password``: whether there is one.
+         */
+        AccountOut: {
+            /** Username */
+            username: string;
+            /** Mail */
+            mail: string;
+            /** Department */
+            department: string;
+            /** Administrator */
+            administrator: boolean;
+            /** Second Factor */
+            second_factor: boolean;
+            /** Codes Left */
+            codes_left: number;
+            /** Connected */
+            connected: boolean;
+            /** Password */
+            password: boolean;
+            /** Exported */
+            exported: string | null;
+            /** Leaves */
+            leaves: string | null;
+        };
+        /**
+         * MailIn
+         * @description A mail address and, so that nobody else changes it, the password.
+         */
+        MailIn: {
+            /** Mail */
+            mail: string;
+            /** Password */
+            password: string;
+        };
+        /**
+         * SecretOut
+         * @description What the authenticator is told: to be typed, and as a QR code (SVG).
+         */
+        SecretOut: {
+            /** Secret */
+            secret: string;
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * Said
+         * @description The password, said again.
+         */
+        Said: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * CodesOut
+         * @description Recovery codes, shown once.
+         */
+        CodesOut: {
+            /** Codes */
+            codes: string[];
+        };
+        /**
+         * NumberIn
+         * @description What the authenticator shows.
+         */
+        NumberIn: {
+            /** Number */
+            number: string;
+        };
+        /**
+         * EntriesOut
+         * @description A page of the log; ``next``: the cursor of the next page.
+         */
+        EntriesOut: {
+            /** Results */
+            results: components["schemas"]["EntryOut"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
+         * EntryOut
+         * @description One entry of the log.
+         */
+        EntryOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Says */
+            says: string;
+            /** By */
+            by: string;
+            /** Address */
+            address: string | null;
+        };
+        /**
+         * AccountRow
+         * @description An account as administrators see it: who, not what.
+         */
+        AccountRow: {
+            /** Id */
+            id: number;
+            /** Username */
+            username: string;
+            /** Mail */
+            mail: string;
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+            /** Locked */
+            locked: boolean;
+            /** Leaves */
+            leaves: string | null;
+            /** Last Here */
+            last_here: string | null;
+            /** Second Factor */
+            second_factor: boolean;
+        };
+        /**
+         * AccountRows
+         * @description A page of accounts; ``next``: the cursor of the next page.
+         */
+        AccountRows: {
+            /** Results */
+            results: components["schemas"]["AccountRow"][];
+            /** Next */
+            next: string | null;
+        };
+        /**
+         * DepartmentOut
+         * @description A department.
+         */
+        DepartmentOut: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DepartmentIn
+         * @description A department as it is named.
+         */
+        DepartmentIn: {
+            /** Title */
+            title: string;
+        };
+        /**
+         * LinkOut
+         * @description A link to hand on; ``sent``: it went by mail already.
+         */
+        LinkOut: {
+            /** Link */
+            link: string;
+            /** Sent */
+            sent: boolean;
+        };
+        /**
+         * InvitationIn
+         * @description Who is invited; ``mail`` may stay empty: the link is shown in any case.
+         */
+        InvitationIn: {
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+            /**
+             * Mail
+             * @default
+             */
+            mail: string;
+        };
+        /**
+         * Placing
+         * @description Which department somebody is of, and whether they keep accounts.
+         */
+        Placing: {
+            /** Department */
+            department: number | null;
+            /** Administrator */
+            administrator: boolean;
+        };
+        /**
+         * HandedOut
+         * @description A class that is offered; ``own``: by whoever asks.
+         */
+        HandedOut: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /** Year */
+            year: string;
+            /** Owner */
+            owner: string;
+            /** To */
+            to: string;
+            /** Own */
+            own: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+        };
+        /**
+         * HandIn
+         * @description A class that is handed over: to whom, and its title, said again.
+         */
+        HandIn: {
+            /**
+             * School Class
+             * Format: uuid
+             */
+            school_class: string;
+            /** To */
+            to: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * DepartmentPage
+         * @description The department of whoever asks: empty title without one.
+         */
+        DepartmentPage: {
+            /** Title */
+            title: string;
+            /** Colleagues */
+            colleagues: string[];
+            /** Shared */
+            shared: components["schemas"]["SharedOut"][];
+            /** Handed */
+            handed: components["schemas"]["HandedOut"][];
+        };
+        /**
+         * SharedOut
+         * @description Something shared; ``copied``: the reader has a copy; ``changed``: it was changed since they copied it.
+         */
+        SharedOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Owner */
+            owner: string;
+            /** Own */
+            own: boolean;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Count */
+            count: number;
+            /** Copied */
+            copied: boolean;
+            /** Changed */
+            changed: boolean;
+        };
+        /**
+         * SharedIn
+         * @description What is to be shared: of which kind, and its key (empty for house rules).
+         */
+        SharedIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /**
+             * Key
+             * @default
+             */
+            key: string;
+        };
+        /**
+         * SharedContent
+         * @description All that a colleague reads of it; ``rules``: of house rules, by name.
+         */
+        SharedContent: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "set" | "unit" | "error" | "house";
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Owner */
+            owner: string;
+            /** Own */
+            own: boolean;
+            /**
+             * Since
+             * Format: date-time
+             */
+            since: string;
+            /** Count */
+            count: number;
+            /** Copied */
+            copied: boolean;
+            /** Changed */
+            changed: boolean;
+            /** Sets */
+            sets: components["schemas"]["SharedSet"][];
+            /** Errors */
+            errors: components["schemas"]["SharedError"][];
+            /** Rules */
+            rules: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * SharedError
+         * @description An own error of a colleague.
+         */
+        SharedError: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** When */
+            when: string[];
+            /** Says */
+            says: string;
+        };
+        /**
+         * SharedProblem
+         * @description A problem of what is shared, with its lines as written.
+         */
+        SharedProblem: {
+            /** Title */
+            title: string;
+            /** Task */
+            task: string;
+            /** Given */
+            given: string;
+            /** Lines */
+            lines: string[];
+        };
+        /**
+         * SharedSet
+         * @description A set of what is shared.
+         */
+        SharedSet: {
+            /** Title */
+            title: string;
+            /** Instruction */
+            instruction: string;
+            /** Problems */
+            problems: components["schemas"]["SharedProblem"][];
+        };
+        /**
+         * JobOut
+         * @description How far a job is; ``outcome`` names what it made once it is done.
+         */
+        JobOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "done" | "partly" | "failed" | "cancelled";
+            /** Done */
+            done: number;
+            /** Total */
+            total: number | null;
+            /** Message */
+            message: string;
+            /** Outcome */
+            outcome?: unknown;
         };
         /**
          * OwnErrorOut
@@ -8624,6 +8624,1682 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    asking_api_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Text"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Notations"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Checked"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_inspect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Inspected"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_study: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Studied"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_forks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forks"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_fork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForkPath"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswersIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Placed"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_mistake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MistakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mistake"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screened"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Told"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnLines"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProblemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SideWorks"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_contrast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                error: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contrast"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Gateway Timeout */
+            504: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    asking_api_errors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorEntry"][];
+                };
+            };
+        };
+    };
+    examples_api_listed: {
+        parameters: {
+            query?: {
+                words?: string;
+                unit?: string | null;
+                tag?: string;
+                easiest?: number | null;
+                hardest?: number | null;
+                stop?: string;
+                aside?: boolean;
+                order?: "changed" | "opened" | "name" | "easiest" | "hardest";
+                cursor?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExamplePage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExampleIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_tags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiledOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_export_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleFile"];
+                };
+            };
+        };
+    };
+    examples_api_import_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExampleSave"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stale"];
+                };
+            };
+        };
+    };
+    examples_api_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_open_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Opened"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SnapshotOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
+    examples_api_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                identity: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExampleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureRecord"];
+                };
+            };
+        };
+    };
     config_health_live: {
         parameters: {
             query?: never;
@@ -10486,1682 +12162,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_listed: {
-        parameters: {
-            query?: {
-                words?: string;
-                unit?: string | null;
-                tag?: string;
-                easiest?: number | null;
-                hardest?: number | null;
-                stop?: string;
-                aside?: boolean;
-                order?: "changed" | "opened" | "name" | "easiest" | "hardest";
-                cursor?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExamplePage"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_create: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ExampleIn"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExampleOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_tags: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string[];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_file: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FilingIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FiledOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_export_all: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExampleFile"];
-                };
-            };
-        };
-    };
-    examples_api_import_all: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    [key: string]: unknown;
-                };
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Imported"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_one: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExampleOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_save: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ExampleSave"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExampleOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Stale"];
-                };
-            };
-        };
-    };
-    examples_api_remove: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_open_one: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Opened"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_history: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SnapshotOut"][];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    examples_api_restore: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                identity: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExampleOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_read: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Text"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Notations"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_check: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Checked"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_work: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Worked"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_inspect: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Inspected"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_nudge: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Nudged"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_compare: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CompareIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Compared"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_study: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Studied"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_forks: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Forks"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_fork: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ForkIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ForkPath"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_place: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AnswersIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Placed"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_choices: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Choices"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_mistake: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MistakeIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Mistake"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_screen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Screened"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_tell: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Told"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_draw: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DrawnLines"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_beside: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ProblemIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SideWorks"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_contrast: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                error: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Contrast"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Request Entity Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-            /** @description Gateway Timeout */
-            504: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FailureRecord"];
-                };
-            };
-        };
-    };
-    asking_api_errors: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ErrorEntry"][];
                 };
             };
         };

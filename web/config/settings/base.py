@@ -75,9 +75,11 @@ MIDDLEWARE = [
     "csp.middleware.CSPMiddleware",
     "axes.middleware.AxesMiddleware",
 ]
+CONNECTION = {"connect_timeout": 3, "server_side_binding": True, "prepare_threshold": 3}
+"""Of every connection: what is asked again and again is planned by PostgreSQL once."""
 DATABASES = {
     "default": {
-        "ENGINE": "django.db.backends.postgresql",
+        "ENGINE": "api.database",
         "NAME": os.environ.get("UCHUU_DB_NAME", "uchuu"),
         "USER": os.environ.get("UCHUU_DB_USER", "uchuu"),
         "PASSWORD": os.environ.get("UCHUU_DB_PASSWORD", ""),
@@ -85,7 +87,7 @@ DATABASES = {
         "PORT": os.environ.get("UCHUU_DB_PORT", "5432"),
         "CONN_MAX_AGE": 60,
         "CONN_HEALTH_CHECKS": True,
-        "OPTIONS": {"connect_timeout": 3},
+        "OPTIONS": CONNECTION,
     }
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
@@ -117,12 +119,16 @@ TIME_ZONE = "UTC"
 LANGUAGE_CODE = "en"
 USE_I18N = False
 
-CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}}
+CACHES = {
+    "default": {
+        "BACKEND": "django.core.cache.backends.locmem.LocMemCache",
+        # three values of each teacher of a district; fewer, and they would push each other out
+        "OPTIONS": {"MAX_ENTRIES": 30_000},
+    }
+}
 LEARN_AFTER = 4
 """Seconds: whoever types saves often, and lists learn of it once, so much later."""
-KEPT_SECONDS = 5
-"""So long a process keeps what every key press asks for and what another process may have changed."""
-SESSION_ENGINE = "django.contrib.sessions.backends.cached_db"
+SESSION_ENGINE = "teachers.session_store"
 TRAY_URL = os.environ.get("UCHUU_TRAY", "")
 """Where the tray answers; empty where none runs."""
 SITE = "http://127.0.0.1:8600"

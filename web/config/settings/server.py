@@ -5,7 +5,7 @@ import os
 from psycopg.conninfo import conninfo_to_dict
 
 from config.settings.base import *  # noqa: F403
-from config.settings.base import DATABASES, LOGGING
+from config.settings.base import CONNECTION, DATABASES, LOG, LOGGING
 
 
 def _told(name: str) -> str:
@@ -35,16 +35,14 @@ SESSION_COOKIE_NAME, CSRF_COOKIE_NAME = (
 )
 SECURE_HSTS_SECONDS = 365 * 86_400 if _https else 0
 SESSION_COOKIE_AGE = int(_told("RETENTION_SESSION_DAYS")) * 86_400
-LEARN_AFTER = 20
-SESSION_ENGINE = "django.contrib.sessions.backends.db"
-"""What is ended on one host has ended on all."""
+LEARN_AFTER = 60
 
 _database = conninfo_to_dict(_told("DATABASE_URL"))
 _PLAIN = {"dbname": "NAME", "user": "USER", "host": "HOST", "port": "PORT"}
 DATABASES["default"] |= {django: _database.pop(name, "") for name, django in _PLAIN.items()}
 DATABASES["default"] |= {
     "PASSWORD": os.environ.get("UCHUU_SECRET_DATABASE", ""),
-    "OPTIONS": {"connect_timeout": 3, **_database},
+    "OPTIONS": {**CONNECTION, **_database},
 }
 
 MAIL = _told("MAIL_SERVER")
@@ -73,6 +71,17 @@ METRICS_TOKEN = os.environ.get("UCHUU_SECRET_METRICS", "")
 CERTIFICATE, CERTIFICATE_KEY = _told("TLS_CERTIFICATE"), _told("TLS_KEY")
 HOSTS = _hosts
 
+LOGGING["handlers"] = {
+    "log": {
+        # logrotate takes the file away: many processes write it
+        "class": "logging.handlers.WatchedFileHandler",
+        "filename": LOG,
+        "encoding": "utf-8",
+        "formatter": "line",
+    }
+    if LOG
+    else {"class": "logging.StreamHandler", "formatter": "line"}
+}
 LOGGING["formatters"] = {
     "line": {
         "()": "pythonjsonlogger.json.JsonFormatter",

@@ -9,9 +9,10 @@ from django.contrib.auth.models import User
 from django.db import transaction
 from django.utils import timezone
 
-from examples.actions.write_facts import WORDED, worded, write_words_of
+from examples.actions.write_facts import WORDED, worded, write_words
 from examples.learning import learn_soon
 from examples.models import Example, ExampleFacts, Snapshot, WrittenLine
+from examples.queries import LINES, LOCKED
 from examples.schemas import ExampleIn, ExampleOut
 
 TOGETHER = timedelta(minutes=2)
@@ -42,10 +43,9 @@ def create_examples(*, teacher: User, contents: list[ExampleIn]) -> list[Example
         for example, content in zip(made, contents, strict=True)
         for position, text in enumerate(content.lines)
     )
-    ExampleFacts.objects.bulk_create(
-        worded(ExampleFacts(example=example), lines=len(content.lines))
-        for example, content in zip(made, contents, strict=True)
-    )
+    ExampleFacts.objects.bulk_create(worded(ExampleFacts(example=example)) for example in made)
+    for example, content in zip(made, contents, strict=True):
+        example.texts = content.lines
     learn_soon(teacher.pk)
     return made
 
@@ -58,24 +58,30 @@ def save_example(*, teacher: User, identity: UUID, content: ExampleIn, version: 
         StaleVersion: another change was stored since, with other content.
         Example.DoesNotExist: it is not this teacher's.
     """
-    example = Example.objects.select_for_update().get(pk=identity, teacher=teacher, deleted=None)
-    stored = list(example.lines.all())
+    example = next(iter(LOCKED.of(teacher.pk, identity)), None)
+    if example is None:
+        raise Example.DoesNotExist
+    stored = LINES.of(identity)
     example.texts = [line.text for line in stored]
     if _same(example, content):
         return example
     if example.version != version:
         raise StaleVersion(example)
-    take_snapshot(example)
     new = {
         name: value for name, value in _fields(content).items() if getattr(example, name) != value
     }
-    for name, value in new.items():
+    now = timezone.now()
+    written = new | {"version": example.version + 1, "changed": now}
+    if example.kept is None or now - example.kept >= TOGETHER:
+        _keep(example)
+        written["kept"] = now
+    for name, value in written.items():
         setattr(example, name, value)
-    example.version += 1
-    example.save(update_fields=[*new, "version", "changed"])
+    Example.objects.filter(pk=example.pk).update(**written)
     _write_lines(example, stored, content.lines)
     example.texts = content.lines
-    write_words_of(example, lines=len(content.lines), same_words=not new.keys() & WORDED)
+    if new.keys() & WORDED:
+        write_words([example])
     learn_soon(example.teacher_id)
     return example
 
@@ -86,19 +92,17 @@ def _fields(content: ExampleIn) -> dict[str, Any]:
     return found | {"house": content.house.dict(exclude_none=True)}
 
 
-def take_snapshot(example: Example) -> None:
+def _keep(example: Example) -> None:
     """Keep *example* as it is, before it is changed.
 
     While somebody types, every pause is a version: within ``TOGETHER`` only the first is kept. At most
     ``MOST_SNAPSHOTS`` stay, the oldest go.
     """
-    last = example.snapshots.first()
-    if last is not None and timezone.now() - last.taken < TOGETHER:
-        return
     content = ExampleOut.from_orm(example).dict(include=set(ExampleIn.model_fields))
     Snapshot.objects.create(example=example, version=example.version, content=content)
-    old = example.snapshots.values_list("pk", flat=True)[MOST_SNAPSHOTS:]
-    Snapshot.objects.filter(pk__in=list(old)).delete()
+    if example.version > MOST_SNAPSHOTS:  # else there cannot be more of them
+        old = example.snapshots.values_list("pk", flat=True)[MOST_SNAPSHOTS:]
+        Snapshot.objects.filter(pk__in=list(old)).delete()
 
 
 def _same(example: Example, content: ExampleIn) -> bool:

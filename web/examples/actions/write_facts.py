@@ -1,6 +1,7 @@
 """The table that lists and searches read: words at once, what the core knows a little later."""
 
 from collections.abc import Sequence
+from datetime import datetime
 from typing import Any
 
 from algebra.pool import TookTooLong
@@ -17,7 +18,7 @@ A_WHILE = 20
 """So many examples are learnt before others have their turn."""
 WORDED = {"title", "given", "task"}
 """Fields of an example from which its words come (and from its tags, which are filed elsewhere)."""
-_WRITTEN = ["name", "lines", "words"]
+_WRITTEN = ["name", "words"]
 LATE = "late"
 """Stands for the stop and for the ground of what was not finished in time: it is tried again at the next start."""
 
@@ -25,20 +26,8 @@ LATE = "late"
 @transaction.atomic
 def write_words(examples: Sequence[Example]) -> None:
     """Write what a list and a search need of *examples* at once; what the core told stays until it tells anew."""
-    found = _locked([example.pk for example in examples]).prefetch_related("example__lines")
-    changed = [worded(facts, lines=len(facts.example.lines.all())) for facts in found]
+    changed = [worded(facts) for facts in _locked([example.pk for example in examples])]
     ExampleFacts.objects.bulk_update(changed, _WRITTEN)
-
-
-def write_words_of(example: Example, *, lines: int, same_words: bool) -> None:
-    """Do as ``write_words`` for one that was just written, by whoever has it locked."""
-    if same_words:
-        ExampleFacts.objects.filter(pk=example.pk).update(lines=lines)
-        return
-    facts = ExampleFacts.objects.select_for_update().filter(pk=example.pk).first()
-    if facts is not None:
-        facts.example = example
-        worded(facts, lines=lines).save(update_fields=_WRITTEN)
 
 
 def _locked(identities: Sequence[Any]) -> QuerySet[ExampleFacts]:
@@ -47,10 +36,9 @@ def _locked(identities: Sequence[Any]) -> QuerySet[ExampleFacts]:
     return found.filter(pk__in=identities).order_by("pk")
 
 
-def worded(facts: ExampleFacts, *, lines: int) -> ExampleFacts:
+def worded(facts: ExampleFacts) -> ExampleFacts:
     """Return *facts* with the name and the words of its example, and of what the core told."""
     example = facts.example
-    facts.lines = lines
     facts.name = " ".join((example.title or example.given).split())[:200].lower()
     told = [facts.kind, facts.method, *facts.skills, *facts.reveals]
     texts = [example.title, example.given, example.given.replace(" ", ""), example.task]
@@ -75,10 +63,16 @@ def try_late_again() -> None:
     ExampleFacts.objects.filter(ground=LATE).update(ground="")
 
 
-def learn(teacher: User, most: int = A_WHILE) -> bool:
-    """Ask the core about examples that it was not asked about; return whether some are left."""
+def learn(teacher: User, most: int = A_WHILE, since: datetime | None = None) -> bool:
+    """Ask the core about examples that it was not asked about; return whether some are left.
+
+    What was changed after *since* is being typed: it is left for later.
+    """
     asker = Asker(teacher)
-    stale = list(to_learn(teacher, asker.ground).prefetch_related("example__lines")[: most + 1])
+    waiting = to_learn(teacher, asker.ground)
+    if since is not None:
+        waiting = waiting.exclude(example__changed__gt=since)
+    stale = list(waiting.prefetch_related("example__lines")[: most + 1])
     for facts in stale[:most]:
         example = facts.example
         lines = [line.text for line in example.lines.all()]
@@ -89,8 +83,8 @@ def learn(teacher: User, most: int = A_WHILE) -> bool:
                 _take(now, told or {}, stop)
                 is_late = told is None or stop == LATE
                 now.known_for, now.ground = example.version, LATE if is_late else asker.ground
-                worded(now, lines=len(lines)).save()
-    return len(stale) > most
+                worded(now).save()
+    return len(stale) > most or (since is not None and to_learn(teacher, asker.ground).exists())
 
 
 def _asked(asker: Asker, example: Example) -> dict[str, Any] | None:

@@ -33,6 +33,8 @@ class Example(PutAside, Filed, models.Model):
     changed = models.DateTimeField(auto_now=True)
     opened = models.DateTimeField(null=True, blank=True)
     """When somebody last looked at it."""
+    kept = models.DateTimeField(null=True, editable=False)
+    """When a version of it was last kept (``Snapshot``)."""
 
     class Meta:
         ordering = ["-changed", "-id"]

@@ -15,8 +15,6 @@ class ExampleFacts(models.Model):
     )
     name = models.CharField(max_length=200)
     """What it is sorted by: its title, or its problem."""
-    lines = models.PositiveIntegerField(default=0)
-    """How many lines it has."""
     words = models.TextField()
     """What a search looks in, in small letters: its texts and tags, and what the core tells of it."""
     latex = models.TextField(blank=True)

@@ -1,5 +1,6 @@
 """Lists of examples: pages that miss nothing, searches over what the core knows, how much PostgreSQL reads."""
 
+from datetime import timedelta
 from typing import Any
 
 import pytest
@@ -9,11 +10,13 @@ from api.testing import ApiClient
 from asking.asker import Asker
 from django.contrib.auth.models import User
 from django.db import connection
+from django.utils import timezone
 from errors.models import OwnError
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 from uchuu_core.failures import Failure
 
+from examples import learning
 from examples.actions import write_facts
 from examples.actions.write_facts import learn, try_late_again
 from examples.models import Example, ExampleFacts
@@ -299,3 +302,26 @@ def test_an_own_error_makes_all_facts_old(ada: ApiClient) -> None:
     OwnError.objects.create(teacher=teacher, name="n", before="a*b", after="a+b")
 
     assert write_facts.to_learn(teacher, Asker(teacher).ground).count() == 1
+
+
+def test_what_is_being_typed_is_learnt_when_it_rests(
+    ada: ApiClient, settings: Any, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    settings.LEARN_AFTER = 30
+    queued: list[tuple[int, int]] = []
+    monkeypatch.setattr(learning, "_queue", lambda *said: queued.append(said))
+    teacher = User.objects.get(username="ada").pk
+    for content in (LINEAR, QUADRATIC):
+        _stored(ada, **content)
+    rests = Example.objects.filter(given=QUADRATIC["given"])
+    rests.update(changed=timezone.now() - timedelta(seconds=31))
+
+    learning.learn_of(teacher)
+    known = {facts.example.given for facts in ExampleFacts.objects.exclude(known_for=None)}
+    assert known == {QUADRATIC["given"]}
+    assert queued == [(teacher, 30)], "somebody looks again"
+
+    Example.objects.update(changed=timezone.now() - timedelta(seconds=31))
+    learning.learn_of(teacher)
+    assert not ExampleFacts.objects.filter(known_for=None).exists()
+    assert len(queued) == 1, "nothing is left"

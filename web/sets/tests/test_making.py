@@ -116,7 +116,7 @@ def test_facts_are_worked_out_once_and_come_with_the_set(
     assert [item["facts"] for item in stored["items"]] == [None, None]
 
     ids = [item["example"]["id"] for item in stored["items"]]
-    with django_assert_max_num_queries(18):
+    with django_assert_max_num_queries(19):
         found = ada.call("POST", f"{path}/facts", {"examples": ids}).json()
     first, second = (found["facts"][one] for one in ids)
 
