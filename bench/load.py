@@ -1,6 +1,7 @@
 """Many who type at once, and one who floods; run by ``./uchuu bench load``.
 
-Each typist has an account, types a line at five keys a second, and asks for a verdict at every key.
+Each typist has an account, types a line at five keys a second, and asks for a verdict at every key: of two web
+processes, as a school's host has them.
 """
 
 import json
@@ -107,7 +108,7 @@ def _accounts(count: int) -> None:
 
 def main() -> None:
     """Measure and print."""
-    app = ready_server()
+    app = ready_server(workers=2)
     try:
         _accounts(51)
         typists = [Typist(app, f"typist{n}") for n in range(50)]

@@ -22,10 +22,10 @@ ARGUMENTS = [
 class Server:
     """The application server of the tests; it can be ended and started again."""
 
-    def __init__(self, cluster: Cluster) -> None:
+    def __init__(self, cluster: Cluster, workers: int = 1) -> None:
         self.cluster = cluster
         self.port = free_port()
-        self._server = server.Server(cluster, self.port, DATABASE)
+        self._server = server.Server(cluster, self.port, DATABASE, workers)
         self.worker = server.JobWorker(cluster, DATABASE)
         self.tray = Tray(DATABASE)
 
@@ -48,13 +48,13 @@ class Server:
         return server.address(self.port)
 
 
-def ready_server() -> Server:
-    """Start the server on the test cluster, with the demo data set anew."""
+def ready_server(workers: int = 1) -> Server:
+    """Start the server on the test cluster, so many web processes of it, with the demo data set anew."""
     end_left(f"-{DATABASE}")
     TEST_CLUSTER.start()
     TEST_CLUSTER.client("dropdb", "--if-exists", "--force", DATABASE)  # nothing of an earlier run
     TEST_CLUSTER.create_database(DATABASE)
     server.manage(TEST_CLUSTER, "set_up", "--reset", database=DATABASE)
-    found = Server(TEST_CLUSTER)
+    found = Server(TEST_CLUSTER, workers)
     found.start()
     return found

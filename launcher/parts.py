@@ -65,7 +65,7 @@ class Part:
 
 
 def gunicorn(
-    listen: str, *, workers: int = 1, threads: int = 40, graceful: int = 5, more: Sequence[str] = ()
+    listen: str, *, workers: int = 1, threads: int = 40, graceful: int = 5
 ) -> list[str | Path]:
     """Return the command of the web server: processes with threads; the algebra has processes of its own."""
     scratch = "/dev/shm" if Path("/dev/shm").exists() else "/tmp"
@@ -75,7 +75,7 @@ def gunicorn(
         *("--workers", str(workers), "--threads", str(threads), "--timeout", "60"),
         *("--graceful-timeout", str(graceful), "--worker-tmp-dir", scratch, "--keep-alive", "75"),
         *("--control-socket", state_folder() / f"gunicorn-{port}.ctl"),
-        *more,
+        *("-c", "python:config.gunicorn"),
     ]
 
 

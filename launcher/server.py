@@ -121,8 +121,11 @@ def port_to_serve(wanted: int | None) -> int:
 class Server(parts.Part):
     """The web server; ``wait`` before it is used."""
 
-    def __init__(self, cluster: Cluster, port: int, database: str = "uchuu") -> None:
-        super().__init__(f"server-{database}", parts.gunicorn(f"127.0.0.1:{port}"))
+    def __init__(
+        self, cluster: Cluster, port: int, database: str = "uchuu", workers: int = 1
+    ) -> None:
+        command = parts.gunicorn(f"127.0.0.1:{port}", workers=workers)
+        super().__init__(f"server-{database}", command)
         self.port = port
         self._cluster, self._database = cluster, database
 

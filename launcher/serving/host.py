@@ -31,7 +31,6 @@ class Host:
                 workers=workers[0],
                 threads=workers[1],
                 graceful=GRACE,
-                more=("-c", "python:config.gunicorn"),
             ),
         )
         self._jobs = [

@@ -6,23 +6,20 @@ algebra never runs in a thread of a request.
 
 import atexit
 import json
-import multiprocessing
 import threading
 from collections.abc import Callable, Hashable
-from concurrent.futures import TimeoutError as Late
-from concurrent.futures.process import BrokenProcessPool
 from typing import Any, TypeVar, cast
 
 from django.conf import settings
-from pebble import ProcessExpired, ProcessPool
 from uchuu_core.failures import Failure
 
 from algebra import worker
+from algebra.processes import Died, Late, Processes
 from algebra.turns import HasLeft, Turns, stays
 
 T = TypeVar("T")
 _lock = threading.Lock()
-_pool: ProcessPool | None = None
+_processes: Processes | None = None
 _turns = Turns(settings.ALGEBRA_WORKERS, kept=0 if settings.DOES_JOBS else 1)
 
 
@@ -32,43 +29,28 @@ class TookTooLong(Failure):
     code = "time-out"
 
 
-def _ready() -> ProcessPool:
-    global _pool
-    with _lock:
-        if _pool is None:
-            _pool = ProcessPool(
-                max_workers=settings.ALGEBRA_WORKERS,
-                initializer=worker.warm,
-                context=multiprocessing.get_context("spawn"),
-            )
-            atexit.register(close)
-        return _pool
-
-
 def begin() -> None:
-    """Start the workers without waiting for them: whoever asks first finds them warm."""
-    _ready().schedule(worker.answer, args=("read", {"text": "1"}))
+    """Start the workers; they warm up by themselves, nobody waits for it."""
+    _running()
+
+
+def _running() -> Processes:
+    global _processes
+    with _lock:
+        if _processes is None:
+            _processes = Processes(settings.ALGEBRA_WORKERS)
+            atexit.register(close)
+        return _processes
 
 
 def close(*, forget: bool = True) -> None:
-    """End the workers; ``forget=False`` leaves the ended pool in place, as a crash would."""
-    global _pool
+    """End the workers; ``forget=False`` leaves their places as they are, as a crash would."""
+    global _processes
     with _lock:
-        if _pool is not None:
-            _pool.stop()  # type: ignore[no-untyped-call]
-            _pool.join()
-            _pool = None if forget else _pool
-
-
-def _scheduled(function: Callable[..., Any], words: tuple[Any, ...]) -> Any:
-    """Hand the call to a worker; a pool that has broken down is made anew, once."""
-    for attempt in (1, 2):
-        try:
-            return _ready().schedule(function, args=words, timeout=settings.ALGEBRA_SECONDS)
-        except RuntimeError:
-            if attempt == 2:
-                raise
-            close()
+        if _processes is not None:
+            _processes.end()
+            if forget:
+                _processes = None
 
 
 def run(operation: str, record: dict[str, Any], whose: Hashable = None) -> dict[str, Any]:
@@ -102,7 +84,7 @@ def run_text(
         Gone: whoever asked had left (*has_left*) before a worker was free.
     """
     with _turns.turn(whose, operation, has_left):
-        is_answer, text = _done(worker.answer, operation, record)
+        is_answer, text = _done(worker.answer, operation, record, about=record.get("given"))
     if not is_answer:
         raise Relayed(**json.loads(text)["failure"])
     return str(text)
@@ -118,14 +100,14 @@ def apart(function: Callable[..., T], *words: Any, whose: Hashable = None) -> T:
         return cast("T", _done(function, *words))
 
 
-def _done(function: Callable[..., Any], *words: Any) -> Any:
-    """Ask a worker; a worker that was found dead is replaced, and another one is asked, once."""
+def _done(function: Callable[..., Any], *words: Any, about: Hashable = None) -> Any:
+    """Ask a worker; where it died over the call another one is asked, once."""
     for attempt in (1, 2):
         try:
-            return _scheduled(function, words).result()
+            return _running().call(function, words, seconds=settings.ALGEBRA_SECONDS, about=about)
         except Late:
             break
-        except (ProcessExpired, BrokenProcessPool, OSError):
+        except Died:
             if attempt == 2:
                 raise TookTooLong(
                     "This broke the calculation off twice. Use smaller numbers."

@@ -1,6 +1,7 @@
 """What gunicorn does beside serving: processes that are ready for calls; figures of those that ended are put away."""
 
 import gc
+import os
 import sys
 from typing import Any
 
@@ -26,4 +27,5 @@ def post_worker_init(_worker: Any) -> None:
 
 def child_exit(_server: Any, worker: Any) -> None:
     """Put the figures of a process that ended to those of the others."""
-    multiprocess.mark_process_dead(worker.pid)  # type: ignore[no-untyped-call]
+    if "PROMETHEUS_MULTIPROC_DIR" in os.environ:
+        multiprocess.mark_process_dead(worker.pid)  # type: ignore[no-untyped-call]

@@ -14,3 +14,13 @@ def sleep(_operation: str, _record: dict[str, Any]) -> dict[str, Any]:
 def die(_operation: str, _record: dict[str, Any]) -> dict[str, Any]:
     """End the worker process."""
     os._exit(1)
+
+
+def refuse(number: int) -> None:
+    """Raise what the caller can tell from others'."""
+    raise ValueError(number)
+
+
+def unsendable() -> Any:
+    """Return what cannot be sent."""
+    return lambda: None

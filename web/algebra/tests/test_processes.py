@@ -1,0 +1,87 @@
+"""Processes over pipes: everybody gets their own answer, also where calls are late, die or raise beside them."""
+
+import os
+import time
+from collections.abc import Iterator
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from algebra.processes import Died, Late, Processes
+from algebra.tests import misbehaving
+
+SOON = 0.4
+PATIENT = 60.0
+
+
+@pytest.fixture(scope="module")
+def processes() -> Iterator[Processes]:
+    found = Processes(2)
+    yield found
+    found.end()
+
+
+def _pid(processes: Processes, about: Any) -> int:
+    return int(processes.call(os.getpid, (), seconds=PATIENT, about=about))
+
+
+def _one(processes: Processes, kind: str, number: int) -> str:
+    """Make one call of a kind; return how it ended."""
+    try:
+        if kind == "late":
+            processes.call(time.sleep, (PATIENT,), seconds=SOON)
+        elif kind == "dies":
+            processes.call(os._exit, (1,), seconds=PATIENT)
+        elif kind == "raises":
+            processes.call(misbehaving.refuse, (number,), seconds=PATIENT)
+        elif kind == "unsendable":
+            processes.call(misbehaving.unsendable, (), seconds=PATIENT)
+        else:
+            assert processes.call(abs, (-number,), seconds=PATIENT) == number
+            return "answers"
+    except Late:
+        return "late"
+    except Died:
+        return "dies"
+    except ValueError as wrong:
+        assert str(wrong) == str(number), "another one's"
+        return "raises"
+    except TypeError:
+        return "unsendable"
+    return "nothing"
+
+
+@settings(max_examples=6)
+@given(
+    kinds=st.lists(
+        st.sampled_from(["answers", "answers", "answers", "late", "dies", "raises", "unsendable"]),
+        min_size=4,
+        max_size=10,
+    )
+)
+def test_everybody_gets_their_own_answer(processes: Processes, kinds: list[str]) -> None:
+    """An answer that came late, to whoever gave up, is never given to the next one."""
+    with ThreadPoolExecutor(
+        2
+    ) as callers:  # as many as there are processes: whoever calls has a turn
+        found = callers.map(lambda item: _one(processes, item[1], item[0]), enumerate(kinds))
+    assert list(found) == kinds
+
+
+def test_what_was_asked_about_before_is_asked_of_the_same_process(processes: Processes) -> None:
+    about = {name: _pid(processes, name) for name in ("rope", "quay", "lamp")}
+    assert len(set(about.values())) == 2, "new things go to the one that rested longest"
+    for name in ("lamp", "rope", "quay", "rope"):
+        assert _pid(processes, name) == about[name]
+
+
+def test_a_process_ends_when_nobody_is_at_the_other_end() -> None:
+    alone = Processes(1)
+    pid = _pid(alone, None)
+    (process,) = alone._idle
+    process._pipe.close()
+    process._process.join(PATIENT)
+    assert process._process.exitcode == 0, pid
