@@ -268,7 +268,7 @@ def quiet(folder: Path) -> None:
 def fire(folder: Path, seconds: float) -> None:
     """Two hosts, one process after the other killed, one cut off, both upgraded in turn."""
     proxies = {"proxies": ["10.77.1.1", "10.77.2.1"]}
-    school = Networked(folder, hosts=2, server=proxies, workers={"algebra": 2, "jobs": 1})
+    school = Networked(folder, hosts=2, server=proxies, workers={"web": 1, "algebra": 2, "jobs": 1})
     school.lay()
     try:
         school.begin()
