@@ -100,7 +100,9 @@ class Processes:
         seconds: float,
         about: Hashable = None,
     ) -> Any:
-        """Return what *function* makes of *words*, by the process that was asked *about* the same last.
+        """Return what *function* makes of *words*, by the process that was asked *about* the same before.
+
+        New things go to the one that answered last: problems are like each other, and it remembers most.
 
         Raises:
             Late, Died: there is no answer; who calls next has another process.
@@ -126,7 +128,7 @@ class Processes:
         process = None
         with self._lock:
             if self._idle:
-                place = next((n for n, one in enumerate(self._idle) if about in one.known), 0)
+                place = next((n for n, one in enumerate(self._idle) if about in one.known), -1)
                 process = self._idle.pop(place)
         if process is not None and not process.lives:
             process.end()

@@ -72,10 +72,14 @@ def test_everybody_gets_their_own_answer(processes: Processes, kinds: list[str])
 
 
 def test_what_was_asked_about_before_is_asked_of_the_same_process(processes: Processes) -> None:
-    about = {name: _pid(processes, name) for name in ("rope", "quay", "lamp")}
-    assert len(set(about.values())) == 2, "new things go to the one that rested longest"
-    for name in ("lamp", "rope", "quay", "rope"):
+    with ThreadPoolExecutor(2) as callers:  # both at once: two processes
+        for name in ("rope", "quay"):
+            callers.submit(processes.call, time.sleep, (SOON,), seconds=PATIENT, about=name)
+    about = {name: _pid(processes, name) for name in ("rope", "quay")}
+    assert len(set(about.values())) == 2
+    for name in ("quay", "rope", "rope", "quay"):
         assert _pid(processes, name) == about[name]
+        assert _pid(processes, f"after {name}") == about[name], "new things: who answered last"
 
 
 def test_a_process_ends_when_nobody_is_at_the_other_end() -> None:
