@@ -10,7 +10,7 @@ from django.db import transaction
 from django.utils import timezone
 from jobs.queue import hand_to_workers
 
-from examples.actions.write_facts import learn
+from examples.actions.write_facts import is_typed, learn
 
 
 def learn_soon(teacher: int) -> None:
@@ -38,5 +38,9 @@ def learn_of(teacher: int) -> None:
     """Learn of some of the teacher's examples, of none that is being typed; others have their turn before the next."""
     stored = User.objects.filter(pk=teacher).first()
     since = timezone.now() - timedelta(seconds=settings.LEARN_AFTER)
-    if stored is not None and learn(stored, since=since):
+    if stored is None:
+        return
+    if learn(stored, since=since):
+        _queue(teacher, 1)
+    elif is_typed(stored):
         _queue(teacher, settings.LEARN_AFTER)

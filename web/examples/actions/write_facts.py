@@ -84,7 +84,12 @@ def learn(teacher: User, most: int = A_WHILE, since: datetime | None = None) -> 
                 is_late = told is None or stop == LATE
                 now.known_for, now.ground = example.version, LATE if is_late else asker.ground
                 worded(now).save()
-    return len(stale) > most or (since is not None and to_learn(teacher, asker.ground).exists())
+    return len(stale) > most
+
+
+def is_typed(teacher: User) -> bool:
+    """Return whether something is left to learn, be it changed a moment ago."""
+    return to_learn(teacher, Asker(teacher).ground).exists()
 
 
 def _asked(asker: Asker, example: Example) -> dict[str, Any] | None:

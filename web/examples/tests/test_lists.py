@@ -1,6 +1,7 @@
 """Lists of examples: pages that miss nothing, searches over what the core knows, how much PostgreSQL reads."""
 
 from datetime import timedelta
+from functools import partial
 from typing import Any
 
 import pytest
@@ -322,6 +323,10 @@ def test_what_is_being_typed_is_learnt_when_it_rests(
     assert queued == [(teacher, 30)], "somebody looks again"
 
     Example.objects.update(changed=timezone.now() - timedelta(seconds=31))
+    monkeypatch.setattr(learning, "learn", partial(learn, most=0))
+    learning.learn_of(teacher)
+    assert queued.pop() == (teacher, 1), "what rests and is left comes soon"
+    monkeypatch.setattr(learning, "learn", learn)
     learning.learn_of(teacher)
     assert not ExampleFacts.objects.filter(known_for=None).exists()
     assert len(queued) == 1, "nothing is left"
