@@ -73,6 +73,7 @@ def test_no_line_is_lost_while_logs_are_taken_away(tmp_path: Path) -> None:
             assert writer.returncode == 0
     assert rotations > 1
     files = sorted(folder.iterdir())
+    assert len(files) > 2, "each time a new one was begun"
     written = b"".join(
         subprocess.run(["zcat", "-f", file], check=True, capture_output=True).stdout
         for file in files

@@ -17,8 +17,8 @@ from django.db.models.signals import post_delete, post_save
 T = TypeVar("T")
 A_MINUTE = 60
 """So long a value is kept at most: a host of the version before, or one that died on its way, told nobody."""
-COUNT = "SELECT last_value FROM teachers_changes"
-"""The count of changes, as a part of a query or alone."""
+COUNT = "SELECT last_value + is_called::int FROM teachers_changes"
+"""The count of changes, as a part of a query or alone. (A sequence's first number is its value before, too.)"""
 
 
 class _Call(threading.local):

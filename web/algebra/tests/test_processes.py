@@ -32,7 +32,7 @@ def _one(processes: Processes, kind: str, number: int) -> str:
     """Make one call of a kind; return how it ended."""
     try:
         if kind == "late":
-            processes.call(time.sleep, (PATIENT,), seconds=SOON)
+            processes.call(time.sleep, (4 * SOON,), seconds=SOON)
         elif kind == "dies":
             processes.call(os._exit, (1,), seconds=PATIENT)
         elif kind == "raises":

@@ -54,6 +54,16 @@ def test_what_another_process_changes_is_seen_at_the_next_call() -> None:
     assert client.call("GET", "/house").status_code == 401
 
 
+def test_the_very_first_change_is_told_too(db: None) -> None:
+    with connection.cursor() as cursor:
+        cursor.execute("ALTER SEQUENCE teachers_changes RESTART")
+    counts = [kept.changes()]
+    for _ in range(3):
+        kept.tell()
+        counts.append(kept.changes())
+    assert len(set(counts)) == 4
+
+
 @pytest.mark.django_db(transaction=True)
 def test_others_are_told_when_it_is_stored_not_before() -> None:
     teacher = User.objects.create_user("ada")
