@@ -58,8 +58,8 @@ class SharedComputers:
         self._get_response = get_response
 
     def __call__(self, request: HttpRequest) -> HttpResponseBase:
-        """Note once a minute that somebody is there."""
-        seen = request.session.get(_NOTED)
+        """Note once a minute that somebody is there; a page comes without the database, which may be away."""
+        seen = request.session.get(_NOTED) if request.path.startswith("/api/") else None
         if seen is not None and time() - seen > _EVERY:
             request.session[_NOTED] = time()
         return self._get_response(request)

@@ -1,5 +1,6 @@
 """What is kept of a teacher: asked for once, and never as it was before a change, whoever made it."""
 
+from pathlib import Path
 from typing import Any
 
 import pytest
@@ -11,6 +12,7 @@ from django.db import connection, transaction
 from django.test.utils import CaptureQueriesContext
 from house.models import HouseRules
 from house.queries import for_core
+from pytest_django import DjangoAssertNumQueries
 
 from teachers import kept
 from teachers.session_store import SessionStore
@@ -31,6 +33,15 @@ def test_a_verdict_asks_the_database_for_the_session_alone(ada: ApiClient) -> No
     (only,) = _statements(ada, *check)
     assert ada.call(*check).json() == first
     assert "django_session" in only
+
+
+def test_a_page_comes_while_the_database_is_away(
+    ada: ApiClient, django_assert_num_queries: DjangoAssertNumQueries, settings: Any, tmp_path: Path
+) -> None:
+    settings.CLIENT = tmp_path
+    (tmp_path / "index.html").write_text("the page")
+    with django_assert_num_queries(0):
+        assert ada.http.get("/bench").content == b"the page"
 
 
 def test_a_line_is_stored_in_few_statements(ada: ApiClient) -> None:
