@@ -47,8 +47,9 @@ def debian(program: str, package: str, found: Path | None) -> None:
 
 
 def interpreter() -> Path:
-    """Return the Python that everything runs with: Debian's own where it can be used, else the one that runs this."""
-    asked = "import sys, ensurepip, venv; sys.exit(sys.version_info < (3, 11))"
+    """Return the Python that everything runs with: Debian's own of the same version, else the one that runs this."""
+    same = f"sys.version_info[:2] != {sys.version_info[:2]}"
+    asked = f"import sys, ensurepip, venv; sys.exit({same})"
     try:
         can = subprocess.run([OPTIMIZED, "-c", asked], check=False, capture_output=True)
     except OSError:

@@ -89,7 +89,7 @@ def test_no_line_is_lost_while_logs_are_taken_away(tmp_path: Path) -> None:
         ("#!/bin/sh\nexit 1", False),
         (None, False),
     ],
-    ids=["usable", "too old, or it makes no environments", "not there"],
+    ids=["usable", "another version, or it makes no environments", "not there"],
 )
 def test_debians_python_is_taken_where_it_can_be_used(
     tmp_path: Path, monkeypatch: pytest.MonkeyPatch, says: str | None, is_taken: bool

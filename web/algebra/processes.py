@@ -65,7 +65,7 @@ class _Process:
             if not self._pipe.poll(seconds):
                 raise Late
             is_answer, found = self._pipe.recv()
-        except (EOFError, BrokenPipeError, ConnectionResetError):
+        except (EOFError, OSError):
             raise Died from None
         if not is_answer:
             raise _Raised(found)

@@ -88,7 +88,7 @@ def says_unstorable(character: str) -> str:
 
 def _refused(request: HttpRequest) -> HttpResponse | None:
     found = unstorable(
-        [request.path, dict(request.GET) if request.META.get("QUERY_STRING") else {}]
+        [request.path, dict(request.GET.lists()) if request.META.get("QUERY_STRING") else {}]
     )
     if (
         found is None

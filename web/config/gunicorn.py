@@ -2,24 +2,16 @@
 
 import gc
 import os
-import sys
 from typing import Any
 
 from prometheus_client import multiprocess
-
-SWITCH = 0.005
-"""Seconds after which a thread lets another one go on: many wait for the database at the same time."""
 
 GARBAGE = (20_000, 20, 20)
 """Things made before they are looked through for garbage: a call makes thousands that go by themselves."""
 
 
 def post_worker_init(_worker: Any) -> None:
-    """Have threads take turns often: an answer of the database waits for its turn, and each call has several.
-
-    What is loaded now stays: the search for garbage goes past it.
-    """
-    sys.setswitchinterval(SWITCH)
+    """Have the search for garbage go past what is loaded now: it stays."""
     gc.collect()
     gc.freeze()
     gc.set_threshold(*GARBAGE)

@@ -22,7 +22,10 @@ COUNT = "SELECT last_value + is_called::int FROM teachers_changes"
 
 
 class _Call(threading.local):
-    count: int | None = None
+    def __init__(self) -> None:
+        self.count: int | None = None
+        self.unstored: set[str] = set()
+        """Keys of what this call has changed and not stored: it may be taken back."""
 
 
 _call = _Call()
@@ -33,12 +36,13 @@ def note(count: int) -> None:
     _call.count = count
 
 
-def _forget_count(**_: Any) -> None:
+def _begin_anew(**_: Any) -> None:
     _call.count = None
+    _call.unstored.clear()
 
 
 for moment in (request_started, request_finished):
-    moment.connect(_forget_count)
+    moment.connect(_begin_anew)
 
 
 def changes() -> int:
@@ -70,6 +74,8 @@ class Kept(Generic[T]):
     def of(self, teacher: Any, make: Callable[[], T]) -> T:
         """Return what is kept of the teacher with this key, made now where nothing is, or not as it is now."""
         count, key = changes(), self._key(teacher)
+        if key in _call.unstored:
+            return make()
         found = cache.get(key)
         if found is None or found[0] != count:
             found = count, make()
@@ -77,8 +83,15 @@ class Kept(Generic[T]):
         return cast("T", found[1])
 
     def _forget(self, instance: Model, **_: Any) -> None:
-        cache.delete(self._key(getattr(instance, self._whose)))
-        transaction.on_commit(tell)  # told before, others would keep what it was until then
+        key = self._key(getattr(instance, self._whose))
+        cache.delete(key)
+        _call.unstored.add(key)
+
+        def stored() -> None:
+            _call.unstored.discard(key)
+            tell()
+
+        transaction.on_commit(stored)  # told before, others would keep what it was until then
 
     def _key(self, teacher: Any) -> str:
         return f"{self._name}-{teacher}"

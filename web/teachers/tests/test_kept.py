@@ -8,6 +8,7 @@ from api.testing import ApiClient
 from django.contrib.auth.models import User
 from django.contrib.sessions.models import Session
 from django.core.cache import cache
+from django.core.signals import request_started
 from django.db import connection, transaction
 from django.test.utils import CaptureQueriesContext
 from house.models import HouseRules
@@ -88,6 +89,22 @@ def test_others_are_told_when_it_is_stored_not_before() -> None:
         HouseRules.objects.filter(teacher=teacher).first().save()  # type: ignore[union-attr]
         raise RuntimeError
     assert kept.changes() == after, "nothing was changed"
+
+
+@pytest.mark.django_db(transaction=True)
+def test_what_is_taken_back_was_never_kept() -> None:
+    """Rules that a restoring writes, reads and takes back when it fails must judge nobody's line."""
+    teacher = User.objects.create_user("ada")
+    plain = for_core(teacher)
+    with pytest.raises(RuntimeError), transaction.atomic():
+        HouseRules.objects.create(teacher=teacher, rules={"decimal": "comma"})
+        assert for_core(teacher) != plain
+        raise RuntimeError
+    assert for_core(teacher) == plain
+    request_started.send(None)
+    assert for_core(teacher) == plain
+    HouseRules.objects.create(teacher=teacher, rules={"decimal": "comma"})
+    assert for_core(teacher) != plain
 
 
 def test_what_this_process_changes_is_seen_at_once(db: None) -> None:
