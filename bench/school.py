@@ -1,6 +1,6 @@
 """A school's server under load and under fire; run by ``./uchuu bench school`` (root: it makes network namespaces).
 
-200 teachers type a line every three seconds, each line judged and stored. First on one quiet host, against one
+200 teachers type a line every three seconds, each line judged, explained and stored. First on one quiet host, against one
 teacher alone; then over two hosts in network namespaces of their own, while one process after the other is killed, a
 host is cut off, and both are upgraded in turn. ``UCHUU_FIRE`` is how many seconds of that (600 asked).
 """
@@ -25,6 +25,8 @@ from launcher import install
 from launcher.checks import TEST_CLUSTER
 
 TEACHERS, PAUSE = int(os.environ.get("UCHUU_TEACHERS", "200")), 3.0
+PAUSE_BEFORE_WHY = 0.22
+"""As the page waits: first the verdict, then why."""
 PASSWORD = "quay-lantern-7"
 PASSING = (0, 429, 502, 503, 504)
 """Answers after which the page sends what it has again."""
@@ -46,7 +48,7 @@ def drawn(draws: random.Random) -> tuple[dict[str, Any], list[str]]:
 
 
 class Typist(threading.Thread):
-    """A teacher who writes line after line; what is not taken is sent again, as the page does."""
+    """A teacher who writes line after line: its verdict, why, and it is stored; sent again where it is not taken."""
 
     def __init__(self, school: School, name: str, ends: threading.Event) -> None:
         super().__init__(daemon=True)
@@ -114,11 +116,14 @@ class Typist(threading.Thread):
         for line in written:
             due = time.monotonic() + PAUSE
             lines.append(line)
-            asked = {**problem, "lines": lines, "explains": False}
+            asked = {**problem, "lines": lines, "explained": len(lines) - 1, "goes_on": True}
             begun = time.perf_counter()
-            told = self.again("POST", "/algebra/check", asked)
+            told = self.again("POST", "/algebra/check", asked | {"explains": False})
             self.verdicts.append((time.perf_counter() - begun) * 1000)
-            assert told["lines"][-1]["verdict"] in ("ok", "unfinished"), (problem, lines)
+            assert told["lines"][-1]["verdict"] == "ok", (problem, lines)
+            time.sleep(PAUSE_BEFORE_WHY)
+            told = self.again("POST", "/algebra/check", asked)
+            assert told["lines"][-1].get("law") and not told["unexplained"], (problem, lines)
             body = {**problem, "lines": lines, "version": version}
             version = self.again("PUT", f"/examples/{made['id']}", body)["version"]
             if self._ends.wait(max(0.0, due - time.monotonic())):

@@ -79,8 +79,8 @@ def gunicorn(
     ]
 
 
-JOB_COMMAND: Command = ("nice", "-n", "19", PYTHON, "manage.py", "work_jobs")
-"""Does long work; it leaves the processor to those who type."""
+JOB_COMMAND: Command = (PYTHON, "manage.py", "work_jobs")
+"""Does long work, and gives way to those who type."""
 
 
 def wait_until(answers: Callable[[], bool], part: Part) -> None:

@@ -102,7 +102,7 @@ class Problem:
     """One problem, as in the contract; ``lines`` only for ``check``, ``answers`` only for ``place``.
 
     ``explained``: so many first lines need no law or error: the asker knows them.
-    ``explains``: whether the last line's law or error is looked for; its verdict comes without.
+    ``explains``: whether laws and errors are looked for; the verdicts come without.
     ``goes_on``: whether lines may follow: the last one is not yet held against the original, nor
     against the form that is asked for.
     ``own``: the teacher's own errors. ``seen``: keys of errors that this student or class made

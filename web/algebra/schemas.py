@@ -65,9 +65,9 @@ class ProblemIn(Schema):
     lines: list[str] = Field(default=[], max_length=500)
     house: OwnRules | None = None
     explains: bool | None = None
-    """False: the last line's law or error is not looked for; its verdict comes faster."""
+    """False: no law or error is looked for; the verdicts come faster."""
     explained: int | None = None
-    """So many first lines need no law or error again: a long paper is explained part by part."""
+    """So many first lines need no law or error again: the asker knows them."""
     goes_on: bool | None = None
     """True: lines may follow; the last one is not yet held against the original or the form asked for."""
     seed: int | None = None

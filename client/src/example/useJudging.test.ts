@@ -101,6 +101,60 @@ test('a long paper that is not explained yet is asked again', async () => {
   expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(2)
 })
 
+test('what was explained is not asked for again, and stays while the next line is typed', async () => {
+  const calls = fakeServer((asked) => {
+    if (!asked.path.endsWith('/check')) return { body: INSPECTED }
+    const body = check(asked) as Schemas['Checked']
+    const known = asked.body.explains ? ((asked.body.explained as number) ?? 0) : Infinity
+    body.lines.forEach(
+      (line, place) => place >= known && Object.assign(line, { says: `why ${place}` }),
+    )
+    return { body }
+  })
+  const asked = () => calls.filter((call) => call.path.endsWith('/check')).map((call) => call.body)
+  const { content, draft, judging } = bench(['x = 3'])
+  const says = () => judging.checked.value?.lines.map((line) => line.says)
+  await settled(50)
+  draft.value = 'x = 4'
+  await settled(50)
+  expect(says()).toEqual(['why 0', undefined])
+  await settled(500)
+  expect(says()).toEqual(['why 0', 'why 1'])
+  expect(asked().map(({ explains, explained }) => [explains, explained])).toEqual([
+    [true, 0],
+    [false, 1],
+    [true, 1],
+  ])
+
+  content.value = { ...content.value, lines: ['x = 3', 'x = 4'] }
+  draft.value = '' // written: nothing is new
+  await settled(500)
+  expect(asked()).toHaveLength(3)
+  expect(says()).toEqual(['why 0', 'why 1'])
+
+  content.value = { ...content.value, lines: ['x = 5', 'x = 4'] }
+  await settled(50)
+  expect(asked().at(-1)).toMatchObject({ explains: true, explained: 0 })
+})
+
+test('a line above that is judged otherwise now is explained anew', async () => {
+  let verdict = 'ok'
+  const calls = fakeServer((asked) => {
+    if (!asked.path.endsWith('/check')) return { body: INSPECTED }
+    const body = check(asked) as Schemas['Checked']
+    Object.assign(body.lines[0] ?? {}, { verdict })
+    return { body }
+  })
+  const { draft, judging } = bench(['x = 3'])
+  await settled(50)
+  verdict = 'wrong' // a letter further down may change what the first lines mean
+  draft.value = 'a = 4'
+  await settled(500)
+
+  expect(judging.stops.value[0]?.mark).toBe('wrong')
+  expect(calls.at(-1)?.body).toMatchObject({ explains: true, explained: 0 })
+})
+
 test('many keys in a row ask once', async () => {
   const calls = fakeServer(answers)
   const { draft } = bench()

@@ -5,7 +5,7 @@ import { api, Refusal, result, signedOut, type Schemas } from '@/api/client'
 import { aroundOf, marksOf } from '@/spine/marks'
 import type { Mark, StopLine } from '@/spine/types'
 import { contentOf, type Content } from '@/example/content'
-import { joined } from '@/example/explained'
+import { agree, joined, knownOf, knowsAll, type Explained } from '@/example/explained'
 import { problemOf } from '@/example/problem'
 import { saidOf } from '@/example/stops'
 
@@ -35,9 +35,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
   /** What was asked when `inspected` was answered. */
   const sentGiven = ref('')
   let current: AbortController | null = null
+  let last: Explained | null = null
 
-  /** `known`: what a long paper's first lines were explained by; the next ones are asked for. */
-  async function judge(explains: boolean, known: Checked | null = null): Promise<void> {
+  async function judge(explains: boolean): Promise<void> {
     current?.abort()
     whySoon.stop()
     if (!content.value.given.trim()) {
@@ -48,16 +48,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     const control = (current = new AbortController())
     judging.value = true
     const lines = [...content.value.lines, ...(draft.value.trim() ? [draft.value] : [])]
-    const explained = known?.explained ?? 0
-    const body = {
-      ...problemOf(content.value),
-      lines,
-      explains,
-      explained,
-      goes_on: !ended.value,
-    }
+    const body = { ...problemOf(content.value), lines, explains, goes_on: !ended.value }
     try {
-      await Promise.all([verdict(body, known, control.signal), inspect(body, control.signal)])
+      await Promise.all([verdict(body, control.signal), inspect(body, control.signal)])
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return
@@ -72,15 +65,19 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
   }
 
   /** The lines' verdicts, shown as they come: they do not wait for what is said of the problem. */
-  async function verdict(
-    body: Schemas['ProblemIn'],
-    known: Checked | null,
-    signal: AbortSignal,
-  ): Promise<void> {
+  async function verdict(asked: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
+    const known = knownOf(last, asked)
+    if (known && knowsAll(known, asked)) {
+      checked.value = known
+      return
+    }
+    const body = { ...asked, explained: known?.explained ?? 0 }
     const answer = await result(api.POST('/api/algebra/check', { body, signal }))
-    checked.value = known ? joined(known, answer) : answer
-    partly = body.explains && answer.unexplained ? checked.value : null
-    if (!body.explains || partly) whySoon.start()
+    const holds = !known || agree(known, answer)
+    checked.value = known && holds ? joined(known, answer) : answer
+    if (!holds) last = null
+    else if (asked.explains) last = { asked, checked: checked.value }
+    if (!holds || !asked.explains || answer.unexplained) whySoon.start()
   }
 
   async function inspect(body: Schemas['ProblemIn'], signal: AbortSignal): Promise<void> {
@@ -92,10 +89,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     sentGiven.value = mark
   }
 
-  let partly: Checked | null = null
   const whenever = { immediate: false }
   const soon = useTimeoutFn(() => void judge(!draft.value.trim()), PAUSE, whenever)
-  const whySoon = useTimeoutFn(() => void judge(true, partly), PAUSE_BEFORE_WHY, whenever)
+  const whySoon = useTimeoutFn(() => void judge(true), PAUSE_BEFORE_WHY, whenever)
   /** What came judged from the server, and is not asked for again. */
   let judgedAlready = ''
   watch(
@@ -107,7 +103,6 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
         JSON.stringify(problemOf(content.value)) === judgedAlready
       )
         return
-      partly = null
       judgedAlready = ''
       soon.start()
     },
@@ -125,8 +120,8 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     inspected.value = problem
     sentGiven.value = markOfGiven(body)
     failure.value = givenFailure.value = null
-    partly = lines.unexplained ? lines : null
-    if (partly) whySoon.start()
+    last = { asked: { ...body, goes_on: true }, checked: lines }
+    if (lines.unexplained) whySoon.start()
     else whySoon.stop()
   }
   watch(signedOut, (out) => {
@@ -189,6 +184,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     posed,
     took,
     /** Judge now, where a slow or stopped server gave no answer. */
-    again: () => void judge(true),
+    again: () => {
+      last = null
+      void judge(true)
+    },
   }
 }

@@ -24,9 +24,11 @@ from uchuu_core.moves.errors import (
     order_of_operations,
     signs,
 )
+from uchuu_core.moves.leaves import change_of, may_make
 from uchuu_core.moves.move import Effect, Move, able
 from uchuu_core.moves.places import places_of
 from uchuu_core.moves.preferred import PREFERRED
+from uchuu_core.tree.between import places_between
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
     Line,
@@ -213,11 +215,12 @@ def _only_an_error(before: Line, target: Target, moves: tuple[Move, ...]) -> Fou
 
 
 def _written_by_an_error(start: Line, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
-    parts = places_of(start)
+    parts, change = places_of(start), change_of(start, target.line)
+    where = places_between(start, target.line)
     for move in able(moves, parts.kinds):
-        if move.key in _LAST or not move.may_be_luck:
+        if move.key in _LAST or not (move.may_be_luck and may_make(move, change)):
             continue
-        for step in move.apply_at(start, parts):
+        for step in move.apply_at(start, parts, where):
             if unordered(step.result) == target.shape and step.result != start:
                 yield Found(move.key, 0, 0, step.result)
 

@@ -124,9 +124,9 @@ class _Turn:
     """Which lines of a paper are explained in one call: bounded by the parts of their lines."""
 
     def __init__(self, problem: Problem, lines: int) -> None:
-        self.explained = 0
-        self._known, self._left = problem.explained, limits.EXPLAINED_PARTS
-        self._last = lines if problem.explains else lines - 1
+        self._known = problem.explained
+        self._left = limits.EXPLAINED_PARTS if problem.explains else 0
+        self.explained = 0 if problem.explains else min(self._known, lines)
 
     def has_come(self, number: int, before: Line | None = None) -> bool:
         """Return whether line *number* under *before* is explained now; called line by line."""
@@ -136,7 +136,7 @@ class _Turn:
         if number <= self._known or before is None:
             return False
         self._left -= sum(1 for _ in walk(before))
-        return number <= self._last
+        return True
 
 
 def _changes(before: Line, line: Line) -> list[str]:

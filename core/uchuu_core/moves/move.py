@@ -203,13 +203,19 @@ class Move:
         if self.may_do_something(parts.kinds):
             yield from self.apply_at(line, parts)
 
-    def apply_at(self, line: Line, parts: Places) -> Iterator[Step]:
-        """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to."""
+    def apply_at(
+        self, line: Line, parts: Places, only: frozenset[Path] | None = None
+    ) -> Iterator[Step]:
+        """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to.
+
+        ``only``: of the parts, those at these places.
+        """
         found = parts.steps(self)
         if found is None:
             with limits.remembering():
-                found = [*self._on_whole(line)], [*self._on_parts(line, parts)]
-            parts.keep(self, *found)
+                found = [*self._on_whole(line)], [*self._on_parts(line, parts, only)]
+            if only is None:
+                parts.keep(self, *found)
         whole, of_parts = found
         yield from whole
         limits.spend(len(parts.all))
@@ -224,8 +230,10 @@ class Move:
             if isinstance(rewrite.wanted, Relation):
                 yield from _until_out_of_effort(_on_equation(rewrite, rewrite.wanted, line))
 
-    def _on_parts(self, line: Line, parts: Places) -> Iterator[Step]:
+    def _on_parts(self, line: Line, parts: Places, only: frozenset[Path] | None) -> Iterator[Step]:
         for path, part, known in parts.of(self._kinds()):
+            if only is not None and (path[:-1] if path[-1:] == (-1,) else path) not in only:
+                continue
             made = known.get(self)
             if made is None:
                 made = known[self] = self._made_of(part)

@@ -6,6 +6,7 @@ They arrange, they do not calculate. ``without_brackets`` is the form that moves
 import itertools
 from collections.abc import Iterable
 from fractions import Fraction
+from functools import lru_cache
 from typing import Any
 
 from uchuu_core.tree.nodes import (
@@ -159,6 +160,7 @@ def times(coefficient: Fraction, node: Expr) -> Expr:
     return Quotient(top, Number(str(coefficient.denominator)))
 
 
+@lru_cache(maxsize=8192)
 def without_brackets(node: Any) -> Any:
     """Return *node* without the brackets that could be left out, slashes as bars."""
 

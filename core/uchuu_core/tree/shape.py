@@ -1,17 +1,23 @@
 """Comparing what was written without regard to order, brackets or the multiplication sign."""
 
-from itertools import permutations
+from collections.abc import Iterable
+from itertools import chain, permutations
 from typing import Any
 
 from uchuu_core.tree.nodes import (
     Bracket,
     Either,
+    Expr,
     Feature,
+    Interval,
     Line,
+    Log,
     Mixed,
     Number,
     Product,
+    Quotient,
     Relation,
+    Root,
     Signed,
     Sum,
     Symbol,
@@ -22,67 +28,82 @@ from uchuu_core.tree.paths import children, letters, rebuild, walk
 _MOST_NAMED = 4
 
 
-def unordered(node: Line) -> Any:
+def unordered(node: Line) -> str:
     """Return a comparable form of *node*: same for two lines that differ only in order.
 
     Sums and products are flattened and sorted, sides of an equation may change places, redundant
     brackets and the kind of multiplication sign are forgotten. Nothing is calculated.
     """
     try:
-        return node._shape  # type: ignore[union-attr]
+        return node._shape  # type: ignore[union-attr, no-any-return]
     except AttributeError:
         found = _unordered(node)
         object.__setattr__(node, "_shape", found)
         return found
 
 
-def _unordered(node: Line) -> Any:
+def _unordered(node: Line) -> str:
     match node:
+        case Number(text):
+            return text
+        case Symbol(name):
+            return name
         case Bracket(body):
             return unordered(body)
         case Signed("-", body) if isinstance(body, Product):
-            return ("sum", (("-", unordered(body)),))
+            return f"sum(-{unordered(body)})"
         case Sum():
-            return ("sum", tuple(sorted(_terms(node), key=repr)))
+            return f"sum({_sorted(map(terms_within, node.terms))})"
         case Product():
-            return ("product", tuple(sorted(_factors(node), key=repr)))
+            return f"product({_sorted(map(factors_within, node.factors))})"
         case Either(options, _):
-            return ("or", tuple(sorted((unordered(option) for option in options), key=repr)))
+            return f"or({_sorted([map(unordered, options)])})"
         case Feature(label, items):
-            return (label, tuple(sorted((unordered(item) for item in items), key=repr)))
-        case Relation(left, sign, right):
-            sides = [unordered(left), unordered(right)]
-            return (sign, tuple(sorted(sides, key=repr) if sign == "=" else sides))
+            return f"{label}({_sorted([map(unordered, items)])})"
+        case Relation(left, "=", right):
+            return f"=({_sorted([(unordered(left), unordered(right))])})"
+    below = " ".join(map(unordered, children(node)))
+    return f"{type(node).__name__}{_besides(node)}({below})" if below else repr(node)
+
+
+def _sorted(forms: Iterable[Iterable[str]]) -> str:
+    return " ".join(sorted(chain.from_iterable(forms)))
+
+
+def _besides(node: Line) -> object:
+    """Return what a part is besides its own parts."""
+    match node:
+        case Signed(sign) | Relation(_, sign):
+            return sign
+        case Quotient(_, _, mark):
+            return "/" if mark == "∕" else mark
+        case Root(index):
+            return index
+        case Log(name, base):
+            return name, base
+        case Interval(low, _, has_low, has_high):
+            return low is None, has_low, has_high
         case _:
-            parts = children(node)
-            if not parts:
-                return node
-            fixed = getattr(node, "mark", getattr(node, "index", getattr(node, "sign", "")))
-            fixed = "/" if fixed == "∕" else fixed
-            return (type(node).__name__, fixed, tuple(unordered(part) for part in parts))
+            return ""
 
 
-def _terms(node: Sum) -> list[Any]:
-    """List the terms; an added bracket is only written round, a subtracted one is a part."""
-    found: list[Any] = []
-    for term in node.terms:
-        body = term.body.body if isinstance(term.body, Bracket) else term.body
-        if isinstance(body, Sum) and term.sign == "+":
-            found.extend(_terms(body))
-        else:
-            found.append((term.sign, unordered(body)))
-    return found
+def terms_within(term: Term) -> list[str]:
+    """Return the forms of the terms that *term* is: several where a bracket was only written round them."""
+    body = term.body.body if isinstance(term.body, Bracket) else term.body
+    if isinstance(body, Sum) and term.sign == "+":
+        return [form for inner in body.terms for form in terms_within(inner)]
+    return [f"{term.sign}{unordered(body)}"]
 
 
-def _factors(node: Product) -> list[Any]:
-    found: list[Any] = []
-    for factor in node.factors:
-        body = factor.body if isinstance(factor, Bracket) else factor
-        found.extend(_factors(body) if isinstance(body, Product) else [unordered(body)])
-    return found
+def factors_within(factor: Expr) -> list[str]:
+    """Return the forms of the factors that *factor* is."""
+    body = factor.body if isinstance(factor, Bracket) else factor
+    if isinstance(body, Product):
+        return [form for inner in body.factors for form in factors_within(inner)]
+    return [unordered(body)]
 
 
-def unnamed(node: Line) -> Any:
+def unnamed(node: Line) -> str:
     """Return the unordered form without the names of letters: same for an exercise in other letters.
 
     Up to ``_MOST_NAMED`` letters every naming is tried and the first in order taken; beyond, letters
@@ -93,17 +114,17 @@ def unnamed(node: Line) -> Any:
         names = list(dict.fromkeys(p.name for _, p in walk(node) if isinstance(p, Symbol)))
         return _renamed(node, names)
     looks = (_renamed(node, list(order)) for order in permutations(names))
-    return min(looks, key=repr)
+    return min(looks)
 
 
-def _renamed(node: Line, order: list[str]) -> Any:
+def _renamed(node: Line, order: list[str]) -> str:
     new = {name: Symbol(f"x_{place}") for place, name in enumerate(order)}
     return unordered(
         rebuild(node, lambda part: new[part.name] if isinstance(part, Symbol) else part)
     )
 
 
-def structure(node: Line) -> Any:
+def structure(node: Line) -> str:
     """Return a comparable form without numbers and names: same for an exercise and its twins.
 
     Numbers but 0 and 1 are all alike, letters are told apart but not named; signs stay.
@@ -117,7 +138,7 @@ def _without_number(part: Any) -> Any:
     return part
 
 
-def outline(node: Line) -> Any:
+def outline(node: Line) -> str:
     """Return what kind of thing *node* is: comparable, without numbers, signs and coefficients."""
     return unordered(rebuild(node, _bare))
 

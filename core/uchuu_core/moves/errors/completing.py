@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from fractions import Fraction
+from functools import lru_cache
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import numeral
@@ -26,7 +27,15 @@ from uchuu_core.tree.nodes import (
 # completing the square
 
 
-def _quadratic_side(line: Line) -> Iterator[tuple[Expr, Fraction, Fraction, Fraction, Expr]]:
+_Quadratic = tuple[Expr, Fraction, Fraction, Fraction, Expr]
+
+
+@lru_cache(maxsize=1024)  # a dozen errors look at the same line
+def _quadratic_sides(line: Line) -> tuple[_Quadratic, ...]:
+    return tuple(_quadratic_side(line))
+
+
+def _quadratic_side(line: Line) -> Iterator[_Quadratic]:
     """Yield x, a, b, constant on that side, and the other side, of ``a x² + b x (+ k) = c``."""
     if not isinstance(line, Relation) or line.sign != "=":
         return
@@ -72,7 +81,7 @@ def _sum_of(node: Expr) -> Fraction | None:
 
 
 def _csq(line: Line, kind: str) -> Iterator[Line]:
-    for x, a, b, k, other in _quadratic_side(line):
+    for x, a, b, k, other in _quadratic_sides(line):
         if kind == "lead" and a != 1 and b and k:  # ax² + bx + k taken for (ax + b/2)²
             taken = Power(build.add(build.times(a, x), build.number(b / 2)), TWO)
             yield Relation(taken, "=", other)
@@ -133,7 +142,7 @@ def _outside_forgotten(line: Line) -> Iterator[Line]:
 def _formula(line: Line, kind: str) -> Iterator[Line]:
     if not isinstance(line, Relation) or line.sign != "=":
         return
-    for x, a, b, k, other in _quadratic_side(line):
+    for x, a, b, k, other in _quadratic_sides(line):
         value = numeral(other)
         if value is None:
             return

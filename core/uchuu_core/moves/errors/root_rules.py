@@ -20,7 +20,7 @@ def _squares_in(number: int) -> Iterator[int]:
 
 def _coefficient_added(part: Line) -> Iterator[Line]:
     """Write ``3√8`` as ``5√2``: what comes out is added to the number in front."""
-    number, rest = coefficient_and_rest(part)  # type: ignore[arg-type]
+    number, rest = coefficient_and_rest(part)
     if number in (0, 1) or not isinstance(rest, Root) or rest.index != 2:
         return
     inside = numeral(rest.radicand)

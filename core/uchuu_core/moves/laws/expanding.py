@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from fractions import Fraction
+from functools import lru_cache
 from math import gcd
 
 from uchuu_core import limits
@@ -33,6 +34,7 @@ from uchuu_core.tree.nodes import (
 from uchuu_core.tree.paths import walk
 
 
+@lru_cache(maxsize=8192)
 def coefficient_and_rest(node: Expr) -> tuple[Fraction, Expr]:
     """Split a term into its number factor and the rest (1 when it is a plain number)."""
     value = numeral(node)
