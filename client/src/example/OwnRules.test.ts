@@ -1,15 +1,18 @@
 import { mount } from '@vue/test-utils'
 import { expect, test } from 'vitest'
+import { unfolded } from '@/shared/testing/unfolded'
 import { words } from '@/texts/en'
 import OwnRules from './OwnRules.vue'
 
 const mounted = (house: Record<string, string>) => mount(OwnRules, { props: { modelValue: house } })
 
-test('every convention may differ, and most of them wait until they are asked for', () => {
+test('every convention may differ, and most of them wait until they are asked for', async () => {
   const rules = mounted({})
+  expect(rules.findAllComponents({ name: 'ElSelect' })).toHaveLength(3)
+  expect(rules.find('details').attributes('open')).toBeUndefined()
+  await unfolded(rules)
   const selects = rules.findAllComponents({ name: 'ElSelect' })
   expect(selects).toHaveLength(3 + Object.keys(words.house.conventions).length)
-  expect(rules.find('details').attributes('open')).toBeUndefined()
   expect(rules.find('summary').text()).toBe(words.house.moreRules)
   const labels = selects.map(
     (select) => select.props('ariaLabel') ?? select.attributes('aria-label'),

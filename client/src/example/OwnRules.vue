@@ -2,6 +2,7 @@
 /** House rules of one example or set, where they differ; the first choice follows what is above it. */
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import FoldOut from '@/shared/page/FoldOut.vue'
 import { words } from '@/texts/en'
 
 const house = defineModel<Schemas['OwnRules']>({ required: true })
@@ -46,12 +47,13 @@ function change(key: (typeof first)[number]['key'] | Convention, value: string):
 
 <template>
   <component
-    :is="group.title ? 'details' : 'div'"
+    :is="group.title ? FoldOut : 'div'"
     v-for="group in groups"
     :key="group.title"
-    :open="group.title && group.open ? true : undefined"
+    :open="group.title ? group.open : undefined"
+    :summary="group.title || undefined"
+    class="group"
   >
-    <summary v-if="group.title">{{ group.title }}</summary>
     <label v-for="item in group.rules" :key="item.key" class="rule">
       {{ item.name }}
       <el-select
@@ -73,8 +75,7 @@ function change(key: (typeof first)[number]['key'] | Convention, value: string):
   margin: var(--space-1) 0;
   max-width: 22rem;
 }
-summary {
-  cursor: pointer;
+.group :deep(summary) {
   margin: var(--space-2) 0;
 }
 </style>

@@ -2,6 +2,7 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, type Ref } from 'vue'
 import { saidOf } from '@/api/queries'
+import { useGrowing } from '@/shared/composables/useGrowing'
 
 interface Page<T> {
   results: T[]
@@ -32,14 +33,15 @@ export function useListed<T, W extends object>(
     refetchInterval: ({ state }) =>
       state.data?.pages.some((page) => page.results.some(unsettled)) ? A_MOMENT : false,
   })
-  const rows = computed<T[]>(() => query.data.value?.pages.flatMap((page) => page.results) ?? [])
+  const all = computed<T[]>(() => query.data.value?.pages.flatMap((page) => page.results) ?? [])
+  const drawn = useGrowing(() => all.value.length)
   return {
-    rows,
+    rows: computed(() => all.value.slice(0, drawn.value)),
     pending: computed(() => query.isPending.value),
     seeking: computed(() => query.isPlaceholderData.value),
     failure: computed(() => saidOf(query.error.value ?? query.failureReason.value)),
     again: () => query.refetch(),
-    hasMore: computed(() => query.hasNextPage.value),
+    hasMore: computed(() => query.hasNextPage.value && drawn.value >= all.value.length),
     more: () => query.fetchNextPage(),
     fetchingMore: computed(() => query.isFetchingNextPage.value),
   }

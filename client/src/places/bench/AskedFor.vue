@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** What the problem asks for besides its task: the unknown, the numbers, the form of the answer. */
 import { onClickOutside, useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch, type ComponentPublicInstance } from 'vue'
 import { words } from '@/texts/en'
 import type { Content } from '@/example/content'
 import OwnRules from '@/example/OwnRules.vue'
+import FoldOut from '@/shared/page/FoldOut.vue'
 
 const props = defineProps<{
   task: Content['task']
@@ -33,15 +34,17 @@ const summary = computed(() => {
 })
 
 /** Closed by Escape, a click outside, or typing on elsewhere. */
-const sheet = ref<HTMLDetailsElement | null>(null)
+const open = ref(false)
+const sheet = useTemplateRef<ComponentPublicInstance>('sheet')
+const box = () => sheet.value?.$el as HTMLElement | undefined
 function close(): void {
-  if (sheet.value) sheet.value.open = false
+  open.value = false
 }
 onClickOutside(sheet, close)
 useEventListener(window, 'keydown', (event) => {
-  if (!sheet.value?.open) return
-  const inside = sheet.value.contains(event.target as Node | null)
-  if (event.key === 'Escape') sheet.value.querySelector('summary')?.focus()
+  if (!open.value) return
+  const inside = box()?.contains(event.target as Node | null)
+  if (event.key === 'Escape') box()?.querySelector('summary')?.focus()
   if (event.key === 'Escape' || !inside) close()
 })
 
@@ -59,10 +62,10 @@ function solveFor(text: string): void {
 </script>
 
 <template>
-  <details ref="sheet" class="asked">
-    <summary>
+  <FoldOut ref="sheet" v-model:open="open" class="asked">
+    <template #summary>
       {{ words.bench.asked }}<span v-if="summary" class="u-quiet">: {{ summary }}</span>
-    </summary>
+    </template>
     <div class="sheet">
       <label v-if="isSolving">
         {{ words.bench.askedUnknown }}
@@ -94,16 +97,13 @@ function solveFor(text: string): void {
         <OwnRules :model-value="house" @update:model-value="emit('change', { house: $event })" />
       </fieldset>
     </div>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
 .asked {
   position: relative;
   font-size: var(--type-note);
-}
-summary {
-  cursor: pointer;
 }
 .sheet {
   position: absolute;

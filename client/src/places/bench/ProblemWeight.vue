@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import type { Content } from '@/example/content'
 import { problemOf } from '@/example/problem'
+import FoldOut from '@/shared/page/FoldOut.vue'
 import { words } from '@/texts/en'
 
 const props = defineProps<{ content: Content }>()
@@ -35,8 +36,7 @@ watch(
 </script>
 
 <template>
-  <details class="weight" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>{{ words.bench.weight }}</summary>
+  <FoldOut v-model:open="open" class="weight" :summary="words.bench.weight">
     <template v-if="worked">
       <p>
         <b>{{ words.sets.score(worked.difficulty.score) }}</b>
@@ -44,7 +44,7 @@ watch(
       </p>
     </template>
     <p v-else class="u-quiet">{{ words.sets.notWorked }}</p>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
@@ -53,8 +53,7 @@ watch(
   padding-top: var(--space-4);
   border-top: 1px solid var(--rule);
 }
-summary {
-  cursor: pointer;
+.weight :deep(summary) {
   font-weight: 700;
 }
 </style>

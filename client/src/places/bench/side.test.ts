@@ -2,6 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { blank } from '@/example/content'
 import { fakeServer, settled } from '@/shared/testing/server'
+import { unfolded } from '@/shared/testing/unfolded'
 import { words } from '@/texts/en'
 import AskedFor from './AskedFor.vue'
 import EarlierVersions from './EarlierVersions.vue'
@@ -23,9 +24,7 @@ test('how hard a problem is is worked out only when it is opened', async () => {
   const weight = mount(ProblemWeight, { props: { content } })
   await settled(1000)
   expect(calls).toHaveLength(0)
-  const details = weight.find('details')
-  ;(details.element as HTMLDetailsElement).open = true
-  await details.trigger('toggle')
+  await unfolded(weight)
   await settled(1000)
   expect(calls[0]?.body['lines']).toEqual([])
   expect(weight.text()).toContain('8 moves')
@@ -53,6 +52,7 @@ test('a rule of the house is set for one example and taken back', async () => {
     props: { task: 'simplify', unknown: 'x', numbers: 'real', form: [], house: { density: 'key' } },
   })
   expect(asked.text()).toContain(words.bench.ownRules)
+  await unfolded(asked)
   const selects = asked.findAllComponents({ name: 'ElSelect' })
   expect(selects[0]?.props('modelValue')).toBe('key')
   selects[1]?.vm.$emit('change', 'tighter')

@@ -47,7 +47,9 @@ function remove(index: number): void {
   void nextTick(() => rows.value[Math.min(index, items.value.length - 1)]?.focus())
 }
 
-defineExpose({ choose })
+/** Every row stands. */
+const isDrawn = computed(() => drawn.value >= items.value.length)
+defineExpose({ choose, isDrawn })
 </script>
 
 <template>

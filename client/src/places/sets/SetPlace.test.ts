@@ -6,6 +6,7 @@ import MakeVersions from './MakeVersions.vue'
 import SetPlace from './SetPlace.vue'
 
 afterEach(() => {
+  vi.useRealTimers()
   localStorage.clear()
   vi.unstubAllGlobals()
 })
@@ -82,6 +83,7 @@ test('a chosen problem tells why it is hard, what it reveals and what it hides',
   expect(place.find('.side').html()).toContain('answer\\ of\\ x=1')
   expect(side).toContain('3 moves')
   expect(side).toContain('Hidden slip')
+  await vi.waitFor(() => expect(place.find('.coverage').exists()).toBe(true))
   const [shared, hidden] = place.findAll('.coverage tbody tr').map((row) => row.text())
   expect(shared).toContain('4')
   expect(hidden).toContain(words.sets.gap)
@@ -121,7 +123,6 @@ test('parallel versions are made in the background, told of when they are there,
   expect(place.find('.job').text()).toContain(words.jobs.running(0, 8))
 
   await vi.advanceTimersByTimeAsync(900)
-  vi.useRealTimers()
 
   expect(place.find('.job').exists()).toBe(false)
   expect(place.text()).toContain(words.sets.versionsMade(2))
@@ -130,8 +131,8 @@ test('parallel versions are made in the background, told of when they are there,
   const calls = fakeServer(() => ({ status: 204, body: null }))
   const undo = place.findAll('button').find((one) => one.text() === words.sets.undoVersions)
   await undo?.trigger('click')
-  await flushPromises()
+  await vi.advanceTimersByTimeAsync(20)
+  expect(place.text()).toContain(words.sets.versionsUndone)
   const gone = calls.filter(({ method }) => method === 'DELETE').map(({ path }) => path)
   expect(gone).toEqual(['/api/sets/b', '/api/sets/c'])
-  expect(place.text()).toContain(words.sets.versionsUndone)
 })

@@ -5,7 +5,9 @@ import OwnRules from '@/example/OwnRules.vue'
 import JobProgress from '@/jobs/JobProgress.vue'
 import ConflictDialog from '@/shared/page/ConflictDialog.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
+import FoldOut from '@/shared/page/FoldOut.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
+import { useAfterwards } from '@/shared/composables/useAfterwards'
 import { useKeys } from '@/shared/composables/useKeys'
 import ShareButton from '@/sharing/ShareButton.vue'
 import { words } from '@/texts/en'
@@ -28,6 +30,7 @@ const chosen = ref<number | null>(null)
 const adding = ref(false)
 const versioning = ref(false)
 const climb = useTemplateRef<InstanceType<typeof SetClimb>>('climb')
+const isDrawn = useAfterwards(() => !!climb.value?.isDrawn)
 const picked = computed(() => (chosen.value === null ? undefined : items.value[chosen.value]))
 
 function moveChosen(by: number): void {
@@ -87,17 +90,16 @@ useKeys({
           />
         </label>
         <div class="about">
-          <details class="rules">
-            <summary>{{ words.sets.house }}</summary>
+          <FoldOut class="rules" :summary="words.sets.house">
             <OwnRules v-model="content.house" />
             <span class="u-quiet"> {{ words.sets.houseSays }}</span>
-          </details>
+          </FoldOut>
           <ShareButton kind="set" :of="id" link />
         </div>
         <p v-if="!items.length" class="empty">{{ words.sets.empty }}</p>
         <template v-else>
           <SetClimb ref="climb" v-model:chosen="chosen" :set="set" @remove="remove" />
-          <CoverageTable :facts="items.map((item) => facts[item.example.id])" />
+          <CoverageTable v-if="isDrawn" :facts="items.map((item) => facts[item.example.id])" />
         </template>
       </WaitFor>
     </main>

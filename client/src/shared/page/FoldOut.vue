@@ -1,0 +1,25 @@
+<script setup lang="ts">
+/** What is folded away until somebody wants it: made when it is first opened, and kept from then on. */
+import { ref, watch } from 'vue'
+
+const open = defineModel<boolean>('open', { default: false })
+defineProps<{ summary?: string }>()
+
+const wasOpen = ref(false)
+watch(open, (is) => (wasOpen.value ||= is), { immediate: true })
+</script>
+
+<template>
+  <details :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
+    <summary>
+      <slot name="summary">{{ summary }}</slot>
+    </summary>
+    <slot v-if="wasOpen" />
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+}
+</style>
