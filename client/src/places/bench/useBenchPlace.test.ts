@@ -4,7 +4,20 @@ import { entered, fakeServer, settled } from '@/shared/testing/server'
 import { useBenchPlace } from './useBenchPlace'
 
 const replace = vi.fn(() => Promise.resolve())
-vi.mock('vue-router', () => ({ useRouter: () => ({ replace, push: vi.fn() }) }))
+/** Told where one is going, as the router tells it. */
+let going: (to: object, from: object) => void
+const hook = () => () => undefined
+vi.mock('vue-router', () => ({
+  isNavigationFailure: () => false,
+  NavigationFailureType: {},
+  useRouter: () => ({
+    replace,
+    push: vi.fn(),
+    beforeEach: (guard: typeof going) => ((going = guard), hook()),
+    afterEach: hook,
+    onError: hook,
+  }),
+}))
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -33,6 +46,13 @@ test('the last example opens; not for somebody who has gone on meanwhile', async
   leaves.leave()
   await settled(1000)
   expect(replace).not.toHaveBeenCalled()
+
+  const onTheWay = entered(() => useBenchPlace(() => undefined, vi.fn()))
+  await settled(500)
+  going({ name: 'examples' }, { name: 'bench' }) // what is shown there has still to come
+  await settled(1000)
+  expect(replace).not.toHaveBeenCalled()
+  onTheWay.leave()
   stays.leave()
 })
 

@@ -1,11 +1,12 @@
 /** What one does at the bench besides writing: opening, posing, working, crossing out, leaving for another view. */
-import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refusal, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { problemOf } from '@/example/problem'
 import { didBy, useClassesAt } from '@/example/useClassesAt'
 import { useMarks } from '@/example/useMarks'
+import { useLeaving } from '@/shared/composables/useLeaving'
 import { useBench } from './useBench'
 import { useForks, type Fork } from './useForks'
 
@@ -18,10 +19,8 @@ export type View = 'show' | 'key' | 'track' | 'exercise' | 'answers'
  */
 export function useBenchPlace(wanted: () => string | undefined, toEntry: () => void) {
   const router = useRouter()
-  /** Whoever has gone to another place is not brought back by an answer that comes late. */
-  let hasLeft = false
-  onScopeDispose(() => (hasLeft = true))
-  const bench = useBench((id) => hasLeft || router.replace({ name: 'bench', params: { id } }))
+  const leaving = useLeaving()
+  const bench = useBench((id) => leaving.value || router.replace({ name: 'bench', params: { id } }))
   const { content, draft, chosen, editing, saving, judging } = bench
   const posing = ref(false)
   const forking = ref(false)
@@ -56,7 +55,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
     try {
       if (!id) {
         const last = (await result(api.GET('/api/examples'))).results[0]
-        if (hasLeft || wanted()) return // gone on meanwhile
+        if (leaving.value || wanted()) return // gone on meanwhile
         await router.replace(last ? { name: 'bench', params: { id: last.id } } : { name: 'first' })
         return
       }
@@ -140,7 +139,7 @@ export function useBenchPlace(wanted: () => string | undefined, toEntry: () => v
   async function leaveFor(view: View): Promise<void> {
     await saving.save()
     const id = saving.id.value
-    if (!hasLeft && saving.state.value === 'saved' && id)
+    if (!leaving.value && saving.state.value === 'saved' && id)
       await router.push({ name: view, params: { id } })
   }
 

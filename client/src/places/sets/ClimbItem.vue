@@ -16,6 +16,8 @@ const props = defineProps<{
   /** Where it stands on the climb, in per cent. */
   across: number
   chosen: boolean
+  /** Whether its marks and minutes are drawn already. */
+  counts: boolean
 }>()
 defineEmits<{ choose: []; go: [index: number]; remove: []; drag: []; dropHere: [] }>()
 
@@ -62,7 +64,7 @@ const COUNTS = [
     </div>
     <span class="counts">
       <el-input-number
-        v-for="{ name, value, most } in COUNTS"
+        v-for="{ name, value, most } in counts ? COUNTS : []"
         :key="name"
         :model-value="value.value ?? undefined"
         size="small"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The problems of a set, each at its difficulty, joined by the line of the climb. */
 import { computed, nextTick, ref } from 'vue'
-import { useGrowing } from '@/shared/composables/useGrowing'
+import { FIRST, useGrowing } from '@/shared/composables/useGrowing'
 import { words } from '@/texts/en'
 import ClimbItem from './ClimbItem.vue'
 import type { OpenSet } from './useSet'
@@ -79,6 +79,7 @@ defineExpose({ choose, isDrawn })
           :index="index"
           :across="across(index)"
           :chosen="chosen === index"
+          :counts="index < FIRST || isDrawn"
           @choose="chosen = index"
           @go="choose"
           @remove="remove(index)"

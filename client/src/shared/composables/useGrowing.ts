@@ -2,8 +2,9 @@
 import { useTimeoutFn } from '@vueuse/core'
 import { ref, watch, type Ref } from 'vue'
 
-/** Rows that fill a screen, and rows that one more part has. */
-const FIRST = 10
+/** Rows that fill a screen. */
+export const FIRST = 10
+/** Rows that one more part has. */
 const PART = 10
 
 /** Return how many of `count` rows are drawn now: few when the list is entered, then all, and what is added. */
