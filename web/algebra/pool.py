@@ -83,7 +83,8 @@ def run_text(
         Failure: what the core refuses, ``TookTooLong`` or ``Busy``.
         Gone: whoever asked had left (*has_left*) before a worker was free.
     """
-    with _turns.turn(whose, operation, has_left):
+    is_verdict = operation == "check" and record.get("explains") is False
+    with _turns.turn(whose, "verdict" if is_verdict else operation, has_left):
         is_answer, text = _done(worker.answer, operation, record, about=record.get("given"))
     if not is_answer:
         raise Relayed(**json.loads(text)["failure"])

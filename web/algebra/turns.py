@@ -1,8 +1,8 @@
-"""Whose turn it is: teachers share the algebra's workers fairly, and judging never waits behind working.
+"""Whose turn it is: teachers share the algebra's workers fairly, and a verdict never waits behind working.
 
 A call waits here, not at a worker: its time limit begins when a worker takes it. Teachers who wait take
 turns, one call each. Where somebody types, long operations leave one worker to the quick
-ones.
+ones: first the verdict, why comes when there is time.
 """
 
 import threading
@@ -15,12 +15,14 @@ from uchuu_core.failures import Failure
 HasLeft = Callable[[], bool]
 A_LOOK = 0.1
 """Seconds between two looks whether somebody who waits is still there."""
-QUICK = frozenset({"read", "check"})
-"""Operations that somebody who types waits for."""
+QUICK = frozenset({"read", "verdict"})
+"""What somebody who types waits for."""
 MOST_AT_ONCE = 8
 """Long calls of one teacher that wait or run: more than the connections that one browser opens."""
 MOST_QUICK = 3 * MOST_AT_ONCE
 """Quick ones: whoever types fast gives calls up that are still worked here."""
+MOST_WAITING = 20
+"""Long calls of everybody that wait at one server process: each keeps a thread from whoever comes next."""
 
 
 def stays() -> bool:
@@ -29,7 +31,7 @@ def stays() -> bool:
 
 
 class Busy(Failure):
-    """Too many calls of one teacher are waiting already."""
+    """Too many calls of one teacher, or of everybody, are waiting already."""
 
     code = "busy"
 
@@ -44,8 +46,8 @@ class _Waiting:
     def __init__(self) -> None:
         self._of: OrderedDict[Hashable, deque[threading.Event]] = OrderedDict()
 
-    def __bool__(self) -> bool:
-        return bool(self._of)
+    def __len__(self) -> int:
+        return sum(map(len, self._of.values()))
 
     def add(self, who: Hashable) -> threading.Event:
         ticket = threading.Event()
@@ -84,7 +86,7 @@ class Turns:
         """Wait for a worker, and give it back afterwards; *has_left* says whether anybody still waits.
 
         Raises:
-            Busy: *who* has as many calls of this kind here already as one may have.
+            Busy: *who* has as many calls of this kind here already as one may have, or everybody has.
             Gone: *who* left before their turn.
         """
         is_long = operation not in QUICK
@@ -92,6 +94,8 @@ class Turns:
         with self._lock:
             if who is not None and self._of[who, is_long] >= most:
                 raise Busy("Several of your calculations are still running. Try again in a moment.")
+            if is_long and len(self._long) >= MOST_WAITING:
+                raise Busy("Much is being worked out for others just now. Try again in a moment.")
             self._of[who, is_long] += 1
             waiting = self._long if is_long else self._quick
             ticket = waiting.add(who)

@@ -87,7 +87,7 @@ test('while typing the verdict comes first, its reason after a pause', async () 
 })
 
 test('a long paper that is not explained yet is asked again', async () => {
-  let left = 2
+  let left = 3
   const calls = fakeServer((asked) => {
     if (!asked.path.endsWith('/check')) return { body: INSPECTED }
     left -= 1
@@ -98,7 +98,7 @@ test('a long paper that is not explained yet is asked again', async () => {
   await settled(50)
   await settled(1000)
 
-  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(2)
+  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(3)
 })
 
 test('what was explained is not asked for again, and stays while the next line is typed', async () => {
@@ -115,13 +115,13 @@ test('what was explained is not asked for again, and stays while the next line i
   const { content, draft, judging } = bench(['x = 3'])
   const says = () => judging.checked.value?.lines.map((line) => line.says)
   await settled(50)
+  calls.length = 0
   draft.value = 'x = 4'
   await settled(50)
   expect(says()).toEqual(['why 0', undefined])
   await settled(500)
   expect(says()).toEqual(['why 0', 'why 1'])
   expect(asked().map(({ explains, explained }) => [explains, explained])).toEqual([
-    [true, 0],
     [false, 1],
     [true, 1],
   ])
@@ -129,7 +129,7 @@ test('what was explained is not asked for again, and stays while the next line i
   content.value = { ...content.value, lines: ['x = 3', 'x = 4'] }
   draft.value = '' // written: nothing is new
   await settled(500)
-  expect(asked()).toHaveLength(3)
+  expect(asked()).toHaveLength(2)
   expect(says()).toEqual(['why 0', 'why 1'])
 
   content.value = { ...content.value, lines: ['x = 5', 'x = 4'] }
@@ -153,6 +153,29 @@ test('a line above that is judged otherwise now is explained anew', async () => 
 
   expect(judging.stops.value[0]?.mark).toBe('wrong')
   expect(calls.at(-1)?.body).toMatchObject({ explains: true, explained: 0 })
+})
+
+test('where the server is busy the verdicts come all the same, and why is asked for in a while', async () => {
+  let isBusy = true
+  const calls = fakeServer((asked) => {
+    if (!asked.path.endsWith('/check')) return { body: INSPECTED }
+    if (!isBusy || !asked.body.explains) return { body: check(asked) }
+    return { status: 429, body: { code: 'busy', message: 'Much is being worked out.', at: null } }
+  })
+  const { judging } = bench(['x = 3'])
+  await settled(50)
+  expect(judging.stops.value[0]?.mark).toBe('ok')
+  await settled(10_000) // asked again and again, and refused
+  expect(judging.failure.value).toBeNull()
+  expect(judging.stops.value[0]?.mark).toBe('ok')
+  isBusy = false
+  await settled(10_000)
+  const asked = calls.filter((call) => call.path.endsWith('/check')).map((call) => call.body)
+  expect(asked[0]?.explains).toBe(false)
+  expect(asked.slice(1).every((body) => body.explains)).toBe(true)
+  const count = asked.length
+  await settled(10_000)
+  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(count)
 })
 
 test('many keys in a row ask once', async () => {
@@ -253,7 +276,7 @@ test('an example that came without a judgement is judged as ever', async () => {
     inspected: null,
   } as unknown as Opened)
   await settled(50)
-  expect(calls.map((call) => call.path.split('/').at(-1))).toEqual(['check', 'inspect'])
+  expect(calls.map((call) => call.path.split('/').at(-1))).toEqual(['check', 'inspect', 'check'])
 })
 
 test('a last line is held against what is asked only when one says that one is done', async () => {

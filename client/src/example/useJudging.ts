@@ -13,7 +13,7 @@ type Checked = Schemas['Checked']
 type CheckedLine = Schemas['CheckedLine']
 type Inspected = Schemas['Inspected']
 
-/** After a key: the verdict. After a pause: why. Milliseconds. */
+/** After a key: the verdict. Then why, while somebody types after a pause. Milliseconds. */
 const PAUSE = 15
 const PAUSE_BEFORE_WHY = 220
 
@@ -54,6 +54,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
       failure.value = givenFailure.value = null
     } catch (refusal) {
       if (!(refusal instanceof Refusal)) return
+      if (explains && refusal.code === 'busy') return void whySoon.start() // others are being helped
       if (refusal.status === 422 || refusal.status === 413) {
         givenFailure.value = refusal
         checked.value = inspected.value = null
@@ -90,8 +91,9 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
   }
 
   const whenever = { immediate: false }
-  const soon = useTimeoutFn(() => void judge(!draft.value.trim()), PAUSE, whenever)
-  const whySoon = useTimeoutFn(() => void judge(true), PAUSE_BEFORE_WHY, whenever)
+  const soon = useTimeoutFn(() => void judge(false), PAUSE, whenever)
+  const pause = computed(() => (draft.value.trim() ? PAUSE_BEFORE_WHY : PAUSE))
+  const whySoon = useTimeoutFn(() => void judge(true), pause, whenever)
   /** What came judged from the server, and is not asked for again. */
   let judgedAlready = ''
   watch(
@@ -186,7 +188,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     /** Judge now, where a slow or stopped server gave no answer. */
     again: () => {
       last = null
-      void judge(true)
+      void judge(false)
     },
   }
 }

@@ -63,3 +63,21 @@ def test_what_is_done_apart_is_ended_when_it_takes_too_long(settings: Any) -> No
     settings.ALGEBRA_SECONDS = 0.3
     with pytest.raises(pool.TookTooLong):
         pool.apart(time.sleep, 30)
+
+
+def test_whoever_types_waits_for_the_verdict_alone(monkeypatch: pytest.MonkeyPatch) -> None:
+    taken: list[str] = []
+    turn = pool._turns.turn
+
+    def noted(whose: Any, operation: str, *rest: Any) -> Any:
+        taken.append(operation)
+        return turn(whose, operation, *rest)
+
+    monkeypatch.setattr(pool._turns, "turn", noted)
+    asked = {"task": "solve", "given": "2x = 6", "lines": ["x = 3"]}
+    verdict = pool.run("check", {**asked, "explains": False})
+    why = pool.run("check", asked)
+    assert taken == ["verdict", "check"]
+    assert [found["lines"][0]["verdict"] for found in (verdict, why)] == ["ok", "ok"]
+    assert "law" not in verdict["lines"][0]
+    assert "law" in why["lines"][0]

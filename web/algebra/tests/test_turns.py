@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from algebra.turns import MOST_AT_ONCE, QUICK, Busy, Gone, Turns
+from algebra.turns import MOST_AT_ONCE, MOST_WAITING, QUICK, Busy, Gone, Turns
 
 PATIENCE = 20.0
 
@@ -83,19 +83,19 @@ def test_long_work_leaves_a_worker_to_judging() -> None:
         desk.call(who, "forks")
     assert desk.served == [("a", "forks")]
 
-    desk.call("e", "check")
+    desk.call("e", "verdict")
 
-    assert desk.served[-1] == ("e", "check")
+    assert desk.served[-1] == ("e", "verdict")
     desk.close()
 
 
 def test_judging_does_not_starve_long_work_either() -> None:
     desk = Desk(1)
-    desk.call("a", "check")
+    desk.call("a", "verdict")
     desk.call("b", "forks")
     for _ in range(3):
-        desk.call("a", "check")
-    desk.end("a", "check")
+        desk.call("a", "verdict")
+    desk.end("a", "verdict")
     desk.end(*desk.served[-1])
 
     assert ("b", "forks") in desk.served
@@ -109,19 +109,32 @@ def test_one_teacher_has_a_bound_and_others_are_not_touched_by_it() -> None:
 
     with pytest.raises(Busy, match="Try again"), desk.turns.turn("flood", "forks"):
         pass
-    desk.call("flood", "check")  # typing goes on
-    desk.end("flood", "check")
-    desk.call("colleague", "check")
+    desk.call("flood", "verdict")  # typing goes on
+    desk.end("flood", "verdict")
+    desk.call("colleague", "verdict")
 
-    assert desk.served[-1] == ("colleague", "check")
+    assert desk.served[-1] == ("colleague", "verdict")
     desk.close()
-    with desk.turns.turn("flood", "check"):
+    with desk.turns.turn("flood", "verdict"):
         pass
+
+
+def test_however_many_wait_for_long_work_no_verdict_waits_for_a_thread() -> None:
+    desk = Desk(2)
+    for number in range(MOST_WAITING + 1):  # one of them is worked
+        desk.call(f"teacher {number}", "work")
+
+    with pytest.raises(Busy, match="others"), desk.turns.turn("one more", "work"):
+        pass
+    desk.call("one more", "verdict")
+
+    assert desk.served[-1] == ("one more", "verdict")
+    desk.close()
 
 
 @given(
     st.integers(1, 3),
-    st.lists(st.tuples(st.sampled_from("abc"), st.sampled_from(["check", "work"])), max_size=16),
+    st.lists(st.tuples(st.sampled_from("abc"), st.sampled_from(["verdict", "work"])), max_size=16),
 )
 @settings(max_examples=30, deadline=None)
 def test_every_call_is_served_once_and_never_too_many_at_a_time(
@@ -161,16 +174,16 @@ def test_who_leaves_before_their_turn_is_not_worked_for_and_keeps_nobody_waiting
 
     def impatient() -> None:
         try:
-            with turns.turn("ada", "check", left.is_set):
+            with turns.turn("ada", "verdict", left.is_set):
                 ended.append("worked")
         except Gone:
             ended.append("gone")
 
     def patient() -> None:
-        with turns.turn("ben", "check"):
+        with turns.turn("ben", "verdict"):
             served.set()
 
-    with turns.turn("cleo", "check"):
+    with turns.turn("cleo", "verdict"):
         threads = [threading.Thread(target=impatient), threading.Thread(target=patient)]
         threads[0].start()
         _until(lambda: turns._of["ada", False] == 1)
@@ -188,7 +201,7 @@ def test_who_leaves_before_their_turn_is_not_worked_for_and_keeps_nobody_waiting
 @settings(max_examples=25, deadline=None)
 @given(
     calls=st.lists(
-        st.tuples(st.sampled_from("abc"), st.sampled_from(["check", "work"]), st.booleans()),
+        st.tuples(st.sampled_from("abc"), st.sampled_from(["verdict", "work"]), st.booleans()),
         max_size=14,
     ),
     workers=st.integers(1, 3),
