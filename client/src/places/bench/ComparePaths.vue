@@ -116,37 +116,4 @@ const says = computed(() => {
   </div>
 </template>
 
-<style scoped>
-.says {
-  margin: 0 0 var(--space-4);
-  padding: 0;
-  list-style: none;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-1) var(--space-5);
-}
-.paths {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--space-6);
-  max-height: 60vh;
-  overflow-y: auto;
-}
-ol {
-  list-style: none;
-  margin: var(--space-3) 0;
-  padding: 0;
-}
-@media (max-width: 900px) {
-  .paths {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-li[data-shared='same'] {
-  background: var(--lit);
-}
-li[data-shared='meet'] {
-  background: var(--lit);
-  border-left: 4px double var(--ink);
-}
-</style>
+<style scoped src="./compare-paths.css"></style>

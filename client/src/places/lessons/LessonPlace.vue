@@ -22,7 +22,7 @@ const props = defineProps<{
 
 const router = useRouter()
 const lesson = useLesson(() => props.id)
-const { content, found, due, action, saving, opened } = lesson
+const { content, found, due, action, saving, opened, suggest } = lesson
 const adding = ref(false)
 const says = ref('')
 const takes = computed(() => content.value.items.reduce((sum, item) => sum + item.estimated, 0))
@@ -43,15 +43,6 @@ function more(item: number): void {
     says.value = [words.lessons.moreSays(made.added), ...made.refused].join(' ').trim()
     return made.lesson
   })
-}
-/** Write the first move of a starred item as the core works it, where nothing is written yet. */
-async function suggest(item: number): Promise<void> {
-  const moves = await result(api.GET('/api/lessons/{identity}/first-moves', lesson.at())).catch(
-    () => [], // it is typed then
-  )
-  const says = moves.find((one) => one.item === item)?.says
-  const starred = content.value.items.find((one) => one.id === item)
-  if (says && starred?.star && !starred.first_move) starred.first_move = says.slice(0, 200)
 }
 function warmUp(): void {
   void lesson.changedBy(
@@ -148,13 +139,4 @@ const holds = computed(() =>
   </div>
 </template>
 
-<style scoped>
-.due {
-  margin-left: var(--space-3);
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-</style>
+<style scoped src="./lesson-place.css"></style>

@@ -115,7 +115,17 @@ export function useLesson(id: () => string) {
     })
   }
 
-  return { content, found, due, action, saving, opened, load, changedBy, move, add, at }
+  /** Write the first move of a starred item as the core works it, where nothing is written yet. */
+  async function suggest(item: number): Promise<void> {
+    const moves = await result(api.GET('/api/lessons/{identity}/first-moves', at())).catch(
+      () => [], // it is typed then
+    )
+    const says = moves.find((one) => one.item === item)?.says
+    const starred = content.value.items.find((one) => one.id === item)
+    if (says && starred?.star && !starred.first_move) starred.first_move = says.slice(0, 200)
+  }
+
+  return { content, found, due, action, saving, opened, load, changedBy, move, add, at, suggest }
 }
 
 function newItem(example: Schemas['ExampleOut']): Item {

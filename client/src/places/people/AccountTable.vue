@@ -1,77 +1,18 @@
 <script setup lang="ts">
 /** Accounts by name: who they are, and what whoever keeps them can do. */
-import { ElMessageBox } from 'element-plus'
-import 'element-plus/es/components/message-box/style/css'
-import { useInfiniteQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { api, result, type Schemas } from '@/api/client'
+import type { Schemas } from '@/api/client'
 import { saidOf } from '@/api/queries'
-import { useAction } from '@/api/useAction'
 import { day } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
-
-type Row = Schemas['AccountRow']
+import { useAccounts } from './useAccounts'
 
 defineProps<{ departments: Schemas['DepartmentOut'][] }>()
 const emit = defineEmits<{ link: [{ link: string; says: string }] }>()
 
-const wanted = ref('')
-const search = refDebounced(wanted, 250)
-const said = ref('')
-const list = useInfiniteQuery({
-  queryKey: computed(() => ['people', search.value]),
-  queryFn: ({ pageParam }) => {
-    const query = { search: search.value, cursor: pageParam }
-    return result(api.GET('/api/people', { params: { query } }))
-  },
-  initialPageParam: '',
-  getNextPageParam: (page) => page.next ?? undefined,
-})
-const rows = computed(() => list.data.value?.pages.flatMap((page) => page.results) ?? [])
-const { busy, refusal, run } = useAction()
-const at = (row: Row) => ({ params: { path: { identity: row.id } } })
-
-async function done(action: () => Promise<unknown>): Promise<boolean> {
-  said.value = ''
-  const isDone = await run(async () => void (await action()))
-  await list.refetch()
-  return isDone
-}
-
-function place(row: Row, change: Partial<Pick<Row, 'department' | 'administrator'>>): void {
-  const body = { department: row.department, administrator: row.administrator, ...change }
-  void done(() => result(api.PUT('/api/people/{identity}', { ...at(row), body })))
-}
-
-function toggle(row: Row): void {
-  void done(() =>
-    result(
-      row.locked
-        ? api.POST('/api/people/{identity}/release', at(row))
-        : api.POST('/api/people/{identity}/lock', at(row)),
-    ),
-  )
-}
-
-async function reset(row: Row): Promise<void> {
-  await done(async () => {
-    const made = await result(api.POST('/api/people/{identity}/reset', at(row)))
-    emit('link', { link: made.link, says: words.people.linkFor(row.username) })
-  })
-}
-
-async function forget(row: Row): Promise<void> {
-  const sure = await ElMessageBox.confirm(words.people.forgetSays(row.username), {
-    confirmButtonText: words.people.forget,
-    cancelButtonText: words.units.leave,
-  }).catch(() => null)
-  if (!sure) return
-  if (await done(() => result(api.POST('/api/people/{identity}/second-factor', at(row)))))
-    said.value = words.people.forgot(row.username)
-}
+const accounts = useAccounts((made) => emit('link', made))
+const { wanted, said, list, rows, busy, refusal, place, toggle, reset, forget } = accounts
 </script>
 
 <template>
@@ -165,17 +106,4 @@ async function forget(row: Row): Promise<void> {
   </WaitFor>
 </template>
 
-<style scoped>
-.find {
-  width: 20rem;
-  margin-bottom: var(--space-3);
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-1) var(--space-4);
-}
-.actions .el-button {
-  margin-left: 0;
-}
-</style>
+<style scoped src="./account-table.css"></style>

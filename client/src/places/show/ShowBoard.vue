@@ -2,14 +2,16 @@
 /** The board of one example, in the full window: lines by key, the next one asked for, forks opened and struck. */
 import { computed, nextTick, ref, watch } from 'vue'
 import type { Schemas } from '@/api/client'
-import { toggleTheme, useRoomLight } from '@/shared/composables/theme'
+import { useRoomLight } from '@/shared/composables/theme'
 import { useKeys, type Keys } from '@/shared/composables/useKeys'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import SpineLine from '@/spine/SpineLine.vue'
 import { words } from '@/texts/en'
-import ShowAside from './ShowAside.vue'
+import BoardSteps from './BoardSteps.vue'
+import { boardKeys } from './boardKeys'
 import HowItIsTold from './HowItIsTold.vue'
-import { ask, back, beside, fork, mark, next, START } from './reveal'
+import ShowAside from './ShowAside.vue'
+import { START } from './reveal'
 import { SCRIPTS, type Script } from './script'
 import { useBoard } from './useBoard'
 import { useExample } from './useExample'
@@ -43,21 +45,7 @@ const helps = ref(false)
 const current = ref<HTMLElement | null>(null)
 
 const board = useBoard(theExample, now, { lights, says, marks, script })
-const {
-  shares,
-  stops,
-  divided,
-  question,
-  vote,
-  fit,
-  here,
-  open,
-  struck,
-  pieces,
-  work,
-  groups,
-  count,
-} = board
+const { shares, stops, divided, question, vote, fit, open, struck, work, count } = board
 watch(now, () => void nextTick(() => current.value?.scrollIntoView({ block: 'nearest' })))
 watch(
   () => props.id,
@@ -80,12 +68,6 @@ watch([open, struck], ([fork, told]) => {
   if (seen) emit('forked', seen)
 })
 
-function forward(): void {
-  now.value = next(now.value, count.value)
-}
-function backward(): void {
-  now.value = back(now.value)
-}
 /** Tell it in another order, from its start; a wrong story is there before anybody sees a line of it. */
 async function tell(how: Script): Promise<void> {
   if (how === 'wrong' && !(await theExample.loadStory())) return
@@ -95,24 +77,7 @@ async function tell(how: Script): Promise<void> {
 const canTell = (how: Script) =>
   how !== 'wrong' || theExample.forks.value.some((one) => !one.hidden)
 const own: Keys = {
-  ArrowRight: forward,
-  ArrowDown: forward,
-  PageDown: forward,
-  ' ': forward,
-  ArrowLeft: backward,
-  ArrowUp: backward,
-  PageUp: backward,
-  Home: () => (now.value = START),
-  End: () => (now.value = { ...START, shown: count.value }),
-  P: () => (now.value = ask(now.value, count.value)),
-  F: () => (now.value = fork(now.value, here.value.length)),
-  S: () => (lights.value = !lights.value),
-  W: () => (says.value = !says.value),
-  M: () => (now.value = mark(now.value, groups.value.length)),
-  D: () => (now.value = beside(now.value, pieces.value.length)),
-  K: () => (marks.value = !marks.value),
-  T: toggleTheme,
-  H: () => (helps.value = !helps.value),
+  ...boardKeys(now, board, { lights, says, marks, helps }),
   ...Object.fromEntries(SCRIPTS.map((how, index) => [String(index + 1), () => void tell(how)])),
   Escape: () => emit('leave'),
 }
@@ -163,27 +128,7 @@ useKeys({ ...uncovered, ...props.keys })
     <nav class="steps no-print" :aria-label="words.show.keys">
       <slot name="before" />
       <HowItIsTold v-if="!now.shown" :script="script" :can-tell="canTell" @tell="tell" />
-      <el-button :disabled="!now.shown && !now.fork && !now.asking" @click="backward">
-        {{ words.show.back }}
-      </el-button>
-      <el-button :disabled="now.shown >= count" @click="now = ask(now, count)">
-        {{ words.show.predict }}
-      </el-button>
-      <el-button :disabled="!here.length" @click="now = fork(now, here.length)">
-        {{ now.fork && !now.fork.struck ? words.show.strike : words.show.fork }}
-      </el-button>
-      <el-button
-        :disabled="!marks || now.drawn >= groups.length"
-        @click="now = mark(now, groups.length)"
-      >
-        {{ words.show.mark }}
-      </el-button>
-      <el-button :disabled="!pieces.length" @click="now = beside(now, pieces.length)">
-        {{ words.show.beside }}
-      </el-button>
-      <el-button type="primary" :disabled="now.shown >= count" @click="forward">
-        {{ words.show.next }}
-      </el-button>
+      <BoardSteps v-model:now="now" :board="board" :marks="marks" />
       <slot name="after" />
     </nav>
   </main>

@@ -142,3 +142,5 @@ export function useBoard(shown: ShownExample, now: Ref<Reveal>, on: Switches) {
     count,
   }
 }
+
+export type Board = ReturnType<typeof useBoard>
