@@ -178,19 +178,27 @@ test('where the server is busy the verdicts come all the same, and why is asked 
   expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(count)
 })
 
-test('many keys in a row ask once', async () => {
-  const calls = fakeServer(answers)
+test('the first key asks at once, those that follow before its answer ask together', async () => {
+  const calls = fakeServer((async (asked: Asked) => {
+    await new Promise((done) => setTimeout(done, 100))
+    return answers(asked)
+  }) as unknown as typeof answers)
   const { draft } = bench()
-  await settled(50)
+  await settled(500)
   calls.length = 0
+  const asked = () => calls.filter((call) => call.path.endsWith('/check'))
 
+  draft.value = '2'
+  await settled(2)
+  expect(asked()).toHaveLength(1)
   for (const text of ['x', 'x ', 'x =', 'x = 3']) {
     draft.value = text
     await settled(5)
   }
   await settled(20)
 
-  expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(1)
+  expect(asked()).toHaveLength(2)
+  expect(asked()[1]?.body.lines).toEqual(['x = 3'])
 })
 
 test('the problem is inspected once, not with every line', async () => {

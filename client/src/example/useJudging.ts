@@ -13,7 +13,7 @@ type Checked = Schemas['Checked']
 type CheckedLine = Schemas['CheckedLine']
 type Inspected = Schemas['Inspected']
 
-/** After a key: the verdict. Then why, while somebody types after a pause. Milliseconds. */
+/** After a key: the verdict, of several keys together where one is asked for already. Then why. Milliseconds. */
 const PAUSE = 15
 const PAUSE_BEFORE_WHY = 220
 
@@ -106,7 +106,8 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
       )
         return
       judgedAlready = ''
-      soon.start()
+      if (judging.value) soon.start()
+      else void judge(false) // before the key is painted: the server works meanwhile
     },
     { deep: true, immediate: true },
   )
