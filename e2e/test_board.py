@@ -29,6 +29,9 @@ def _shown(page: Page) -> None:
 
 def test_the_chosen_line_bears_its_marks_and_nothing_moves(page: Page) -> None:
     bench = _written(page, "3(2x-5)-4(x-1) = 7", "6x-15-4x+4 = 7", "2x-11 = 7", "2x = 18", "x = 9")
+    # every line has its reason: what is said beside it takes room
+    said = bench.stops.locator(".words").filter(has_text=re.compile("[a-z]"))
+    expect(said).to_have_count(4)
     places = "() => [...document.querySelectorAll('.on-bench .line')].map((l) => l.getBoundingClientRect().top)"
     before = page.evaluate(places)
     bench.stops.nth(0).click()

@@ -206,13 +206,31 @@ def test_a_sum_of_many_terms_does_not_run_away() -> None:
     assert found["verdict"] == "wrong"
 
 
-def test_the_last_line_can_be_judged_without_its_explanation() -> None:
-    record = {"task": "solve", "given": "3x = 6", "lines": ["x = 6"], "explains": False}
+def test_verdicts_come_without_reasons_and_are_the_same() -> None:
+    record = {"task": "solve", "given": "3x + 1 = 7", "lines": ["3x = 6", "x = 6", "x = 6"]}
+    whole = check(problem_from(record))
 
-    [line] = check(problem_from(record))["lines"]
+    found = check(problem_from(record | {"explains": False}))
 
-    assert (line["verdict"], line["error"]) == ("wrong", None)
-    assert line["counter"]
+    right, wrong, _ = found["lines"]
+    assert "law" in whole["lines"][0]
+    assert "law" not in right
+    assert (wrong["verdict"], wrong["error"]) == ("wrong", None)
+    assert wrong["counter"]
+    for name in ("verdict", "proof", "role"):
+        assert [line[name] for line in found["lines"]] == [line[name] for line in whole["lines"]]
+    assert (found["first_wrong"], found["answer"]) == (whole["first_wrong"], whole["answer"])
+    assert (found["explained"], found["unexplained"]) == (0, True)
+
+
+def test_what_the_asker_knows_counts_as_explained_whether_more_is_wanted_or_not() -> None:
+    record = {"task": "solve", "given": "3x + 1 = 7", "lines": ["3x = 6", "x = 2"], "explained": 1}
+
+    verdicts, rest = (check(problem_from(record | {"explains": is_so})) for is_so in (False, True))
+
+    assert (verdicts["explained"], verdicts["unexplained"]) == (1, True)
+    assert ["law" in line for line in rest["lines"]] == [False, True]
+    assert (rest["explained"], rest["unexplained"]) == (2, False)
 
 
 @pytest.mark.parametrize(

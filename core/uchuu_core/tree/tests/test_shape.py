@@ -1,5 +1,6 @@
 """Comparing and rebuilding trees."""
 
+from dataclasses import replace
 from fractions import Fraction
 
 import pytest
@@ -9,9 +10,21 @@ from hypothesis import strategies as st
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.generators import expressions
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Sum
+from uchuu_core.tree.nodes import (
+    Coordinates,
+    Expr,
+    Interval,
+    Line,
+    Log,
+    Number,
+    Root,
+    Sum,
+    Symbol,
+)
 from uchuu_core.tree.paths import depth, rebuild, replace_at, walk
 from uchuu_core.tree.shape import unordered
+
+TWO = Number("2")
 
 
 @given(expressions())
@@ -52,6 +65,23 @@ def test_shape_forgets_order_and_brackets_but_calculates_nothing(
     one: str, other: str, same: bool
 ) -> None:
     assert (unordered(read(one)) == unordered(read(other))) is same
+
+
+@pytest.mark.parametrize(
+    ("one", "other"),
+    [
+        (Log("log", 2, Number("5")), Log("log", 3, Number("5"))),
+        (Log("log", 2, Number("5")), Log("ln", None, Number("5"))),
+        (Root(2, Symbol("x")), Root(3, Symbol("x"))),
+        (Interval(TWO, None, True, False), Interval(TWO, None, False, False)),
+        (Interval(TWO, None, False, False), Interval(None, TWO, False, False)),
+        (Number("2"), Number("2.0")),
+        (Coordinates(TWO, Symbol("x")), Coordinates(Symbol("x"), TWO)),
+    ],
+)
+def test_what_a_part_is_besides_its_own_parts_is_not_forgotten(one: Line, other: Line) -> None:
+    assert unordered(one) != unordered(other)
+    assert unordered(one) == unordered(replace(one))
 
 
 @given(st.fractions(max_denominator=400))
