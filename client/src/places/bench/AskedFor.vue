@@ -142,7 +142,10 @@ legend {
 }
 .el-radio,
 .el-checkbox {
+  --el-radio-font-size: var(--type-note);
+  --el-checkbox-font-size: var(--type-note);
   height: auto;
+  min-height: var(--space-5);
   margin: 0;
 }
 </style>
