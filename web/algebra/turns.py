@@ -2,27 +2,37 @@
 
 A call waits here, not at a worker: its time limit begins when a worker takes it. Teachers who wait take
 turns, one call each. Where somebody types, long operations leave one worker to the quick
-ones: first the verdict, why comes when there is time.
+ones: first verdicts, then why.
 """
 
 import threading
 from collections import Counter, OrderedDict, deque
 from collections.abc import Callable, Hashable, Iterator
 from contextlib import contextmanager
+from enum import Enum
 
 from uchuu_core.failures import Failure
 
 HasLeft = Callable[[], bool]
 A_LOOK = 0.1
 """Seconds between two looks whether somebody who waits is still there."""
-QUICK = frozenset({"read", "verdict"})
-"""What somebody who types waits for."""
+
+
+class Kind(Enum):
+    """How somebody waits for an operation: in the middle of a line, before its end, or for a while."""
+
+    VERDICT = "verdict"
+    WHY = "why"
+    LONG = "long"
+
+
+_KINDS = {"read": Kind.VERDICT, "verdict": Kind.VERDICT, "check": Kind.WHY}
 MOST_AT_ONCE = 8
 """Long calls of one teacher that wait or run: more than the connections that one browser opens."""
 MOST_QUICK = 3 * MOST_AT_ONCE
 """Quick ones: whoever types fast gives calls up that are still worked here."""
 MOST_WAITING = 20
-"""Long calls of everybody that wait at one server process: each keeps a thread from whoever comes next."""
+"""Calls for more than a verdict that wait at one server process: each keeps a thread from whoever comes next."""
 
 
 def stays() -> bool:
@@ -76,8 +86,8 @@ class Turns:
 
     def __init__(self, workers: int, kept: int = 1) -> None:
         self._free, self._long_free = workers, max(1, workers - kept)
-        self._quick, self._long = _Waiting(), _Waiting()
-        self._of: Counter[tuple[Hashable, bool]] = Counter()
+        self._waiting = {kind: _Waiting() for kind in Kind}
+        self._of: Counter[tuple[Hashable, Kind]] = Counter()
         self._lock = threading.Lock()
         self._long_is_next = False
 
@@ -89,16 +99,12 @@ class Turns:
             Busy: *who* has as many calls of this kind here already as one may have, or everybody has.
             Gone: *who* left before their turn.
         """
-        is_long = operation not in QUICK
-        most = MOST_AT_ONCE if is_long else MOST_QUICK
+        kind = _KINDS.get(operation, Kind.LONG)
+        is_long = kind is Kind.LONG
         with self._lock:
-            if who is not None and self._of[who, is_long] >= most:
-                raise Busy("Several of your calculations are still running. Try again in a moment.")
-            if is_long and len(self._long) >= MOST_WAITING:
-                raise Busy("Much is being worked out for others just now. Try again in a moment.")
-            self._of[who, is_long] += 1
-            waiting = self._long if is_long else self._quick
-            ticket = waiting.add(who)
+            self._refuse(who, kind)
+            self._of[who, kind] += 1
+            ticket = self._waiting[kind].add(who)
             self._grant()
         try:
             while not ticket.wait(A_LOOK):
@@ -107,22 +113,33 @@ class Turns:
             yield
         finally:
             with self._lock:
-                self._of[who, is_long] -= 1
+                self._of[who, kind] -= 1
                 if ticket.is_set():
                     self._free += 1
                     self._long_free += is_long
                 else:
-                    waiting.take_back(who, ticket)
+                    self._waiting[kind].take_back(who, ticket)
                 self._grant()
+
+    def _refuse(self, who: Hashable, kind: Kind) -> None:
+        most = MOST_AT_ONCE if kind is Kind.LONG else MOST_QUICK
+        if who is not None and self._of[who, kind] >= most:
+            raise Busy("Several of your calculations are still running. Try again in a moment.")
+        if kind is Kind.VERDICT:
+            return
+        if len(self._waiting[Kind.WHY]) + len(self._waiting[Kind.LONG]) >= MOST_WAITING:
+            raise Busy("Much is being worked out for others just now. Try again in a moment.")
 
     def _grant(self) -> None:
         """Hand the free workers to those who wait; quick and long ones in turn where both do."""
+        verdicts, why, long = (self._waiting[kind] for kind in Kind)
         while self._free:
-            may_be_long = bool(self._long) and self._long_free > 0
-            if not (self._quick or may_be_long):
+            quick = verdicts or why
+            may_be_long = bool(long) and self._long_free > 0
+            if not (quick or may_be_long):
                 return
-            is_long = may_be_long and (self._long_is_next or not self._quick)
+            is_long = may_be_long and (self._long_is_next or not quick)
             self._long_is_next = not is_long
             self._free -= 1
             self._long_free -= is_long
-            (self._long if is_long else self._quick).next().set()
+            (long if is_long else quick).next().set()

@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from algebra.turns import MOST_AT_ONCE, MOST_WAITING, QUICK, Busy, Gone, Turns
+from algebra.turns import MOST_AT_ONCE, MOST_WAITING, Busy, Gone, Kind, Turns
 
 PATIENCE = 20.0
 
@@ -119,6 +119,22 @@ def test_one_teacher_has_a_bound_and_others_are_not_touched_by_it() -> None:
         pass
 
 
+def test_first_verdicts_then_why_and_why_waits_behind_no_long_work() -> None:
+    desk = Desk(2)
+    for who in "abc":
+        desk.call(who, "work")
+    desk.call("d", "check")  # on the worker that long work leaves
+    assert desk.served == [("a", "work"), ("d", "check")]
+    desk.call("e", "check")
+    desk.call("f", "verdict")
+
+    desk.end("d", "check")
+    desk.end("f", "verdict")
+
+    assert desk.served[2:] == [("f", "verdict"), ("e", "check")]
+    desk.close()
+
+
 def test_however_many_wait_for_long_work_no_verdict_waits_for_a_thread() -> None:
     desk = Desk(2)
     for number in range(MOST_WAITING + 1):  # one of them is worked
@@ -134,7 +150,10 @@ def test_however_many_wait_for_long_work_no_verdict_waits_for_a_thread() -> None
 
 @given(
     st.integers(1, 3),
-    st.lists(st.tuples(st.sampled_from("abc"), st.sampled_from(["verdict", "work"])), max_size=16),
+    st.lists(
+        st.tuples(st.sampled_from("abc"), st.sampled_from(["verdict", "check", "work"])),
+        max_size=16,
+    ),
 )
 @settings(max_examples=30, deadline=None)
 def test_every_call_is_served_once_and_never_too_many_at_a_time(
@@ -146,7 +165,7 @@ def test_every_call_is_served_once_and_never_too_many_at_a_time(
     served: list[tuple[str, str]] = []
 
     def run(who: str, operation: str) -> None:
-        kind = "quick" if operation in QUICK else "long"
+        kind = "long" if operation == "work" else "quick"
         with turns.turn(who, operation):
             with lock:
                 inside.update([kind, "all"])
@@ -186,7 +205,7 @@ def test_who_leaves_before_their_turn_is_not_worked_for_and_keeps_nobody_waiting
     with turns.turn("cleo", "verdict"):
         threads = [threading.Thread(target=impatient), threading.Thread(target=patient)]
         threads[0].start()
-        _until(lambda: turns._of["ada", False] == 1)
+        _until(lambda: turns._of["ada", Kind.VERDICT] == 1)
         threads[1].start()
         left.set()
         threads[0].join(PATIENCE)
@@ -201,7 +220,9 @@ def test_who_leaves_before_their_turn_is_not_worked_for_and_keeps_nobody_waiting
 @settings(max_examples=25, deadline=None)
 @given(
     calls=st.lists(
-        st.tuples(st.sampled_from("abc"), st.sampled_from(["verdict", "work"]), st.booleans()),
+        st.tuples(
+            st.sampled_from("abc"), st.sampled_from(["verdict", "check", "work"]), st.booleans()
+        ),
         max_size=14,
     ),
     workers=st.integers(1, 3),
@@ -235,5 +256,4 @@ def test_whoever_comes_and_leaves_all_workers_are_free_in_the_end(
     assert most <= workers
     assert (turns._free, turns._long_free) == (workers, max(1, workers - 1))
     assert sum(turns._of.values()) == 0
-    assert not turns._quick
-    assert not turns._long
+    assert not any(turns._waiting.values())
