@@ -22,6 +22,7 @@ async function started() {
       { path: '/:id?', name: 'here', component: Here },
       { path: '/shut/place', name: 'shut', component: Here, beforeEnter: () => false },
       { path: '/far/place', name: 'far', component: () => far as never },
+      { path: '/off/place', name: 'off', component: () => new Promise(() => undefined) as never },
     ],
   })
   await router.push('/')
@@ -53,4 +54,15 @@ test('a way that leads nowhere does not count', async () => {
   fail(new Error('no network'))
   expect(await tried).toBe('broken')
   expect(leaving.value).toBe(false)
+})
+
+test('whoever changes their mind on the way is leaving all the same', async () => {
+  const { router, arrive } = await started()
+  void router.push('/far/place')
+  await flushPromises()
+  void router.push('/off/place')
+  await flushPromises()
+  arrive() // too late: it is not wanted any more
+  await flushPromises()
+  expect([router.currentRoute.value.name, leaving.value]).toEqual(['here', true])
 })
