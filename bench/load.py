@@ -21,6 +21,7 @@ LINE = "5x - 3x - 13 = 7 + 2"
 WRITTEN = ["6x - 8 - (x + 5) = 3x + 7", "6x - 8 - x - 5 = 3x + 7", "5x - 13 = 3x + 7"]
 GIVEN = "2(3x - 4) - (x + 5) = 3x + 7"
 PAUSE = 0.2
+PAUSE_WHEN_BUSY = 0.3
 PASSWORD = "a rope over the quay"
 HARD = {"task": "solve", "given": "6/(x - 1) + 3/(x + 2) = 4/(x - 3)", "lines": []}
 
@@ -51,6 +52,7 @@ class Typist:
             name, value = cookie.split(";")[0].split("=", 1)
             self._cookies[name] = value
         assert reply.status in (200, 201, 429, 504), (path, reply.status)
+        self.was_busy = reply.status == 429
         return took
 
     def _replied(
@@ -122,6 +124,8 @@ def main() -> None:
         def flood(connection: Typist) -> None:
             while not ends.is_set():
                 connection.call("POST", "/algebra/forks", {**HARD, "seed": 1})
+                if connection.was_busy:  # the page asks again after a pause
+                    time.sleep(PAUSE_WHEN_BUSY)
 
         threads = [threading.Thread(target=flood, args=(one,)) for one in floods]
         for thread in threads:
