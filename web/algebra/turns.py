@@ -132,7 +132,8 @@ class Turns:
 
     def _grant(self) -> None:
         """Hand the free workers to those who wait; quick and long ones in turn where both do."""
-        verdicts, why, long = (self._waiting[kind] for kind in Kind)
+        verdicts, why = self._waiting[Kind.VERDICT], self._waiting[Kind.WHY]
+        long = self._waiting[Kind.LONG]
         while self._free:
             quick = verdicts or why
             may_be_long = bool(long) and self._long_free > 0

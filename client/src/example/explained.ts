@@ -14,9 +14,10 @@ function explainedOf(checked: Checked): number {
   return checked.unexplained ? (checked.explained ?? 0) : checked.lines.length
 }
 
-/** What lines are judged by: all that is asked but the lines. */
+/** What lines are judged by: all that is asked but the lines, in an order of its own. */
 function groundOf(asked: Asked): string {
-  return JSON.stringify({ ...asked, lines: null, explains: null, explained: null })
+  const rest = { lines: null, explains: null, explained: null }
+  return JSON.stringify(Object.entries({ ...asked, ...rest }).sort())
 }
 
 /** Return what `last` knows of the lines that are asked for now: of the first ones, as long as they are the same. */

@@ -272,6 +272,8 @@ test('what an example was opened with is shown and not asked for; what is typed 
   content.value.lines.push('x = 3')
   await settled(50)
   expect(judging.stops.value.map((stop) => stop.mark)).toEqual(['wrong', 'parallel'])
+  const asked = calls.filter((call) => call.path.endsWith('/check')).map((call) => call.body)
+  expect(asked.map(({ explained }) => explained)).toEqual([1, 1]) // the first line came with its reason
   leave()
 })
 

@@ -108,6 +108,7 @@ def check(problem: Problem) -> Checked:
 
 def check_whole(problem: Problem) -> Checked:
     """Return ``check`` with every line explained, also of a long paper; raises as ``check``."""
+    problem = replace(problem, explains=True)
     found = check(problem)
     while found["unexplained"]:
         known = found["explained"]

@@ -7,6 +7,7 @@ template; so most rewrites cannot lead from one given line to another given one.
 from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import lru_cache
 from math import inf
 from typing import TYPE_CHECKING
 
@@ -46,9 +47,6 @@ class _Reach:
         )
 
 
-_reaches: dict["Move", tuple[_Reach, ...] | None] = {}
-
-
 def change_of(before: Line, line: Line) -> Change:
     """Return how *line* differs from *before*."""
     had, has = Counter(_leaves(before)), Counter(_leaves(line))
@@ -58,12 +56,12 @@ def change_of(before: Line, line: Line) -> Change:
 
 def may_make(move: "Move", change: Change) -> bool:
     """Return whether an application of *move* can make such a *change*; what only logic says may make any."""
-    try:
-        reaches = _reaches[move]
-    except KeyError:
-        reaches = None if move.function else tuple(map(_reach_of, move.rewrites))
-        _reaches[move] = reaches
-    return reaches is None or any(reach.includes(change) for reach in reaches)
+    return bool(move.function) or any(reach.includes(change) for reach in _reaches(move))
+
+
+@lru_cache(maxsize=2048)
+def _reaches(move: "Move") -> tuple[_Reach, ...]:
+    return tuple(map(_reach_of, move.rewrites))
 
 
 def _reach_of(rewrite: "Rewrite") -> _Reach:

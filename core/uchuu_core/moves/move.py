@@ -23,7 +23,7 @@ from uchuu_core.moves.pattern import (
     runs_in_product,
     runs_in_sum,
 )
-from uchuu_core.moves.places import Places, Rewritten, places_of, put
+from uchuu_core.moves.places import Places, Rewritten, places_of, put, term_of
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import (
     Absolute,
@@ -208,7 +208,7 @@ class Move:
     ) -> Iterator[Step]:
         """Do as ``apply``, with the ``Places`` of *line* found before, for a move that is ``able`` to.
 
-        ``only``: of the parts, those at these places.
+        ``only``: of the parts, those at these places (with a term, the term with its sign).
         """
         found = parts.steps(self)
         if found is None:
@@ -220,6 +220,8 @@ class Move:
         yield from whole
         limits.spend(len(parts.all))
         for step in of_parts:
+            if only is not None and term_of(step.at) not in only:
+                continue  # known from before: it counts as little as where it is not
             limits.spend(CANDIDATE_EFFORT)
             yield step
 
@@ -232,7 +234,7 @@ class Move:
 
     def _on_parts(self, line: Line, parts: Places, only: frozenset[Path] | None) -> Iterator[Step]:
         for path, part, known in parts.of(self._kinds()):
-            if only is not None and (path[:-1] if path[-1:] == (-1,) else path) not in only:
+            if only is not None and term_of(path) not in only:
                 continue
             made = known.get(self)
             if made is None:

@@ -80,6 +80,11 @@ def places(line: Line) -> Iterator[tuple[Path, Expr]]:
                     yield (*path, number, -1), Signed("-", term.body)
 
 
+def term_of(path: Path) -> Path:
+    """Return the place of a part; of a term with its sign the place of the term."""
+    return path[:-1] if path[-1:] == (-1,) else path
+
+
 def put(line: Line, path: Path, new: Line) -> Line:
     """Replace the part at *path*; a path ending in −1 means the term with its sign."""
     if not path or path[-1] != -1:

@@ -3,7 +3,10 @@
 import { ref, watch } from 'vue'
 
 const open = defineModel<boolean>('open', { default: false })
-defineProps<{ summary?: string }>()
+defineProps<{
+  /** What stands there while it is folded away. */
+  summary?: string
+}>()
 
 const wasOpen = ref(false)
 watch(open, (is) => (wasOpen.value ||= is), { immediate: true })

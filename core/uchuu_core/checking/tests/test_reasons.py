@@ -5,6 +5,7 @@ import pytest
 from uchuu_core import check, limits, problem_from
 from uchuu_core.answers.checked import CheckedLine
 from uchuu_core.checking.fingerprint import NoPrint, print_of
+from uchuu_core.checking.paper import check_whole
 from uchuu_core.checking.states import LawfulStates
 from uchuu_core.kernel.equality import agreement
 from uchuu_core.notation import plain, read
@@ -221,6 +222,7 @@ def test_verdicts_come_without_reasons_and_are_the_same() -> None:
         assert [line[name] for line in found["lines"]] == [line[name] for line in whole["lines"]]
     assert (found["first_wrong"], found["answer"]) == (whole["first_wrong"], whole["answer"])
     assert (found["explained"], found["unexplained"]) == (0, True)
+    assert check_whole(problem_from(record | {"explains": False})) == whole
 
 
 def test_what_the_asker_knows_counts_as_explained_whether_more_is_wanted_or_not() -> None:

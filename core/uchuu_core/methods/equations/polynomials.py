@@ -160,7 +160,7 @@ def by_factoring(board: Board, school: str, solve: Callable[[Board], None]) -> N
     if not is_product_equal_zero(line, board.unknown):
         if (
             len(coefficients(line, board.unknown)) == 2
-        ):  # before it is worked: every linear one is asked
+        ):  # every linear one is asked: not worked first
             raise OutOfScope("It does not factor over the integers.")
         values = zero_on_one_side(board)
         if len(values) < 2:

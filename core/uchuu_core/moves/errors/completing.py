@@ -32,6 +32,7 @@ _Quadratic = tuple[Expr, Fraction, Fraction, Fraction, Expr]
 
 @lru_cache(maxsize=1024)  # a dozen errors look at the same line
 def _quadratic_sides(line: Line) -> tuple[_Quadratic, ...]:
+    """Return each quadratic side of an equation; see ``_quadratic_side``."""
     return tuple(_quadratic_side(line))
 
 
@@ -124,7 +125,7 @@ def _outside_forgotten(line: Line) -> Iterator[Line]:
     value = numeral(line.right)
     if number in (0, 1) or value is None or not isinstance(rest, Sum):
         return
-    for x, a, b, k, _ in _quadratic_side(Relation(rest, "=", build.ZERO)):
+    for x, a, b, k, _ in _quadratic_sides(Relation(rest, "=", build.ZERO)):
         if a == 1 and not k and b:
             square = (b / 2) ** 2
             whole = build.product((build.number(number), _trinomial(x, a, b, build.number(square))))

@@ -14,6 +14,7 @@ from uchuu_core.moves.places import Places, places_of
 from uchuu_core.notation import plain, read
 from uchuu_core.tests.support.quick import examples
 from uchuu_core.tree.build import without_brackets
+from uchuu_core.tree.paths import walk
 
 TEXTS = (
     "3(x - 2) = 2(x + 5)",
@@ -69,6 +70,27 @@ def test_what_is_remembered_costs_what_it_cost_the_first_time(text: str) -> None
         assert spent[0] == spent[1]
         of_parts = [step for step in steps if step.at != () or not move.whole_line]
         assert spent[0] <= len(places_of(line).all) + CANDIDATE_EFFORT * len(of_parts)
+
+
+@pytest.mark.parametrize("text", TEXTS)
+def test_some_places_give_and_cost_the_same_whether_the_whole_line_is_remembered_or_not(
+    text: str,
+) -> None:
+    line = without_brackets(read(text))
+    for place, _ in walk(line):
+        only = frozenset({(), place})
+        for move in MOVES[:: 7 if place else 1]:
+            found = []
+            for remembers in (False, True):
+                forget()
+                if remembers:
+                    made(move, text)
+                with limits.within(10**6):
+                    steps = [plain(s.result) for s in move.apply_at(line, places_of(line), only)]
+                    effort = limits._effort.get()
+                    assert effort is not None
+                    found.append((steps, effort.left))
+            assert found[0] == found[1], (move.key, place)
 
 
 def test_work_that_is_spent_ends_the_search_at_the_same_step() -> None:

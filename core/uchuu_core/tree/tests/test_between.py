@@ -3,7 +3,7 @@
 from hypothesis import given
 from hypothesis import strategies as st
 
-from uchuu_core.moves.places import places, put
+from uchuu_core.moves.places import places, put, term_of
 from uchuu_core.notation import read
 from uchuu_core.tests.support.generators import expressions
 from uchuu_core.tests.support.quick import examples
@@ -18,7 +18,7 @@ def _is_found(line: Line, at: int, new: Expr) -> None:
     listed = [(path, part) for path, part in places(line)]
     path, _ = listed[at % len(listed)]
     other = without_brackets(put(line, path, new))
-    place = path[:-1] if path[-1:] == (-1,) else path
+    place = term_of(path)
     assert place in places_between(line, other), (line, path, other)
     turned = Relation(other.right, "=", other.left) if isinstance(other, Relation) else other
     assert unordered(turned) == unordered(other)
