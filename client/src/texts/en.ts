@@ -235,6 +235,7 @@ const written = {
     method: (n: number) => (n === 1 ? 'Way on the left' : 'Way on the right'),
     same: (n: number) =>
       n === 1 ? 'The first line is the same.' : `The first ${n} lines are the same.`,
+    allSame: 'Both ways write the same lines.',
     partAtOnce: 'They part at once.',
     meet: (left: number, right: number) =>
       `They meet again in line ${left} on the left, ${right} on the right.`,

@@ -73,6 +73,7 @@ const says = computed(() => {
   const answer = found.value
   if (!answer) return []
   const text = words.compare
+  if (answer.paths.every(({ lines }) => lines.length === answer.same_until)) return [text.allSame]
   return [
     answer.same_until ? text.same(answer.same_until) : text.partAtOnce,
     answer.meet ? text.meet(answer.meet[0] ?? 0, answer.meet[1] ?? 0) : text.neverMeet,

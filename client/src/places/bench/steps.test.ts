@@ -65,7 +65,7 @@ test('two ways are weighed in words, and drawn on two spines that divide', async
     with_fractions: 1,
     lines: [line],
   }
-  answers({
+  const compared = {
     reads: { text: 'x^2 = 9', latex: '', spoken: '', sides: track('9') },
     paths: [{ ...path, method: 'square-roots', largest: '9' }, path],
     same_until: 0,
@@ -73,7 +73,8 @@ test('two ways are weighed in words, and drawn on two spines that divide', async
     shorter: null,
     smaller: 'square-roots',
     fewer_fractions: 'quadratic-formula',
-  })
+  }
+  answers(compared)
   const methods = ['square-roots', 'quadratic-formula'].map((method) => ({
     method,
     why: '',
@@ -94,4 +95,9 @@ test('two ways are weighed in words, and drawn on two spines that divide', async
   }
   expect(panel.findAll('.track')).toHaveLength(4)
   expect(panel.findAll('[data-shared=meet]')).toHaveLength(2)
+
+  answers({ ...compared, same_until: 1, meet: null })
+  const alike = mount(ComparePaths, { props: { content, methods } })
+  await flushPromises()
+  expect(alike.find('.says').text()).toBe(words.compare.allSame)
 })
