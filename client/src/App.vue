@@ -10,6 +10,7 @@ import SignIn from '@/app/SignIn.vue'
 import WelcomePage from '@/app/WelcomePage.vue'
 import { loadAhead } from '@/app/loadAhead'
 import { useFocusGuard } from '@/app/useFocusGuard'
+import { useUnreached } from '@/app/useUnreached'
 import { api, Refusal, signedOut } from '@/api/client'
 import { current, loadSession, signOut, username } from '@/api/session'
 import { useAction } from '@/api/useAction'
@@ -25,6 +26,11 @@ const cache = useQueryClient()
 const keysOpen = ref(false)
 const refusal = ref('')
 const leaving = useAction()
+
+const unreached = useUnreached()
+/** The place that one is in, or is about to be in: its code may still be on its way. */
+const place = computed(() => (route.matched.length ? route : router.resolve(location.pathname)))
+const isOpen = computed(() => !!place.value.meta['open'])
 
 const later = useTimeoutFn(load, 3000, { immediate: false })
 
@@ -58,8 +64,8 @@ watch(signedOut, (out) => {
 
 useTitle(
   computed(() => {
-    const place = route.meta['title'] as keyof typeof words.titles | undefined
-    return username.value && place ? `${words.titles[place]} · ${words.product}` : words.product
+    const title = place.value.meta['title'] as keyof typeof words.titles | undefined
+    return username.value && title ? `${words.titles[title]} · ${words.product}` : words.product
   }),
 )
 useFocusGuard()
@@ -68,22 +74,27 @@ useKeys({ '?': () => (keysOpen.value = true) })
 
 <template>
   <a class="skip" href="#main" @click.prevent="focusMain">{{ words.rail.skip }}</a>
+  <FailureNote :message="unreached.says.value" @again="unreached.again" />
   <p v-if="refusal && username === null" class="start-failure" role="alert">{{ refusal }}</p>
-  <p v-else-if="username === null" class="start-failure u-quiet" role="status">
+  <p
+    v-else-if="username === null || (isOpen && !route.matched.length)"
+    class="start-failure u-quiet"
+    role="status"
+  >
     {{ words.waiting.loading }}
   </p>
-  <router-view v-else-if="route.meta['open']" />
+  <router-view v-else-if="isOpen" />
   <WelcomePage v-else-if="username === ''" />
-  <div v-else class="frame" :class="{ bare: route.meta['bare'] }">
+  <div v-else class="frame" :class="{ bare: place.meta['bare'] }">
     <Rail
-      v-if="!route.meta['bare']"
+      v-if="!place.meta['bare']"
       :username="username"
       @keys="keysOpen = true"
       @leave="leaving.run(signOut)"
     />
     <div>
       <FailureNote :message="leaving.refusal.value" @again="leaving.again" />
-      <p v-if="current?.leaves && !route.meta['bare']" class="leaves" role="status">
+      <p v-if="current?.leaves && !place.meta['bare']" class="leaves" role="status">
         {{ words.account.leavesOn(dated(current.leaves)) }}
         <router-link :to="{ name: 'account' }">{{ words.account.title }}</router-link>
       </p>

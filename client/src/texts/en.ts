@@ -307,6 +307,7 @@ const written = {
   keys,
   failures: {
     network: 'The server does not answer. What you typed is kept here.',
+    place: 'This place did not load.',
   },
 } as const
 

@@ -30,12 +30,14 @@ async function changed(): Promise<void> {
     <PageHead :title="words.titles.people" />
     <p class="u-quiet">{{ words.people.lead }}</p>
     <WaitFor :pending="isPending" :failure="saidOf(error)" @again="refetch">
-      <LinkNote v-if="link" :key="link.link" v-bind="link" />
-      <AccountTable :departments="data ?? []" @link="(made) => (link = made)" />
-      <div class="rooms">
-        <InviteForm :departments="data ?? []" @link="(made) => (link = made)" />
-        <DepartmentList :departments="data ?? []" @changed="changed" />
-      </div>
+      <template v-if="data">
+        <LinkNote v-if="link" :key="link.link" v-bind="link" />
+        <AccountTable :departments="data" @link="(made) => (link = made)" />
+        <div class="rooms">
+          <InviteForm :departments="data" @link="(made) => (link = made)" />
+          <DepartmentList :departments="data" @changed="changed" />
+        </div>
+      </template>
     </WaitFor>
   </main>
 </template>
