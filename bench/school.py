@@ -28,6 +28,8 @@ TEACHERS, PAUSE = int(os.environ.get("UCHUU_TEACHERS", "200")), 3.0
 PAUSE_BEFORE_WHY = 0.22
 """As the page waits: first the verdict, then why."""
 PASSWORD = "quay-lantern-7"
+BUSY_PAUSES = (0.3, 1.0, 3.0)
+"""Before the page asks for why once more where the server is busy."""
 PASSING = (0, 429, 502, 503, 504)
 """Answers after which the page sends what it has again."""
 
@@ -47,19 +49,14 @@ def drawn(draws: random.Random) -> tuple[dict[str, Any], list[str]]:
     return {"task": "solve", "given": f"{a}({b}x - {c}) - (x + {d}) = {right}"}, lines
 
 
-class Typist(threading.Thread):
-    """A teacher who writes line after line: its verdict, why, and it is stored; sent again where it is not taken."""
+class Browser:
+    """What one teacher's browser says to the school: one connection, kept from call to call."""
 
-    def __init__(self, school: School, name: str, ends: threading.Event) -> None:
-        super().__init__(daemon=True)
-        self._draws = random.Random(name)
-        self.teacher, self._school, self._ends = name, school, ends
-        self._cookies: dict[str, str] = {}
+    def __init__(self, school: School, session: str) -> None:
+        self._school = school
+        self._cookies = {"__Host-session": session}
         self._way: HTTPSConnection | None = None
-        self.verdicts: list[float] = []
-        self.explained = 0
         self.refused: list[int] = []
-        self.lost: list[str] = []
 
     def call(
         self, method: str, path: str, body: Any = None, seconds: float = 60
@@ -104,10 +101,94 @@ class Typist(threading.Thread):
             self.refused.append(status)
             time.sleep(0.3)
 
-    def begin(self, session: str) -> None:
-        """Be signed in by this session: two hundred do not sign in within a minute from one address."""
-        self._cookies["__Host-session"] = session
-        assert self.again("GET", "/session")["username"] == self.teacher
+
+class Example:
+    """What a teacher writes, and how much of it is stored and explained: as the page keeps it, beside the typing.
+
+    Lines are stored as they are when the call before is answered; why is asked for a moment after a verdict,
+    again while the server is busy, and given up for the next line.
+    """
+
+    def __init__(self, browser: Browser, problem: dict[str, Any]) -> None:
+        self._browser, self._problem = browser, problem
+        made = browser.again("POST", "/examples", problem)
+        self.id, self._version = made["id"], made["version"]
+        self._lines: list[str] = []
+        self._stored = self._known = 0
+        self._written = threading.Condition()
+        self._ends = False
+        self.saves: list[float] = []
+        self.explained = 0
+
+    def write(self, lines: list[str]) -> None:
+        """Note the lines as they are now; they are stored and explained beside."""
+        with self._written:
+            self._lines = list(lines)
+            self._written.notify()
+
+    def close(self) -> None:
+        """Nothing more is written: ``keep`` ends once everything is stored."""
+        with self._written:
+            self._ends = True
+            self._written.notify()
+
+    def keep(self) -> None:
+        """Store and explain what is written until it is closed."""
+        while True:
+            with self._written:
+                self._written.wait_for(lambda: self._ends or len(self._lines) > self._stored)
+                lines, since = list(self._lines), time.perf_counter()
+                if self._ends and len(lines) == self._stored:
+                    return
+            body = {**self._problem, "lines": lines, "version": self._version}
+            self._version = self._browser.again("PUT", f"/examples/{self.id}", body)["version"]
+            self.saves.append((time.perf_counter() - since) * 1000)
+            self._stored = len(lines)
+            if not self._is_overtaken(PAUSE_BEFORE_WHY):
+                self._explain(lines)
+
+    def _is_overtaken(self, seconds: float) -> bool:
+        """Wait so long; return whether another line was written meanwhile."""
+        with self._written:
+            over = lambda: self._ends or len(self._lines) > self._stored  # noqa: E731
+            return bool(self._written.wait_for(over, seconds))
+
+    def _explain(self, lines: list[str]) -> None:
+        asked = {**self._problem, "lines": lines, "explained": self._known, "goes_on": True}
+        for pause in (*BUSY_PAUSES, None):
+            status, told = self._browser.call("POST", "/algebra/check", asked)
+            if status == 200:
+                assert told["lines"][-1].get("law") and not told["unexplained"], asked
+                self._known = len(lines)
+                self.explained += not self._is_overtaken(0)
+                return
+            assert status in PASSING, (status, told)
+            if pause is None or self._is_overtaken(pause):
+                return
+
+
+class Typist(threading.Thread):
+    """A teacher who writes line after line on time, whatever is stored and explained meanwhile."""
+
+    def __init__(self, school: School, name: str, session: str, ends: threading.Event) -> None:
+        super().__init__(daemon=True)
+        self._draws = random.Random(name)
+        self.teacher, self._ends = name, ends
+        self._browsers = [Browser(school, session) for _ in range(2)]
+        self.verdicts: list[float] = []
+        self.saves: list[float] = []
+        self.explained = 0
+        self.lost: list[str] = []
+
+    @property
+    def refused(self) -> list[int]:
+        """Return the statuses of calls that were sent again."""
+        return [status for browser in self._browsers for status in browser.refused]
+
+    def begin(self) -> None:
+        """Be signed in by the session: two hundred do not sign in within a minute from one address."""
+        for browser in self._browsers:
+            assert browser.again("GET", "/session")["username"] == self.teacher
 
     def run(self) -> None:
         """Write examples until it is over."""
@@ -117,37 +198,29 @@ class Typist(threading.Thread):
 
     def _write_one(self) -> None:
         problem, written = drawn(self._draws)
-        made = self.again("POST", "/examples", problem)
+        typing, keeping = self._browsers
+        example = Example(keeping, problem)
+        beside = threading.Thread(target=example.keep, daemon=True)
+        beside.start()
         lines: list[str] = []
-        version = made["version"]
+        due = time.monotonic()
         for line in written:
-            due = time.monotonic() + PAUSE
+            due += PAUSE
             lines.append(line)
             asked = {**problem, "lines": lines, "explained": len(lines) - 1, "goes_on": True}
             begun = time.perf_counter()
-            told = self.again("POST", "/algebra/check", asked | {"explains": False})
+            told = typing.again("POST", "/algebra/check?quick=true", asked)
             self.verdicts.append((time.perf_counter() - begun) * 1000)
             assert told["lines"][-1]["verdict"] == "ok", (problem, lines)
-            body = {**problem, "lines": lines, "version": version}
-            version = self.again("PUT", f"/examples/{made['id']}", body)["version"]
-            time.sleep(PAUSE_BEFORE_WHY)
-            self._explain(asked, due)
+            example.write(lines)
             if self._ends.wait(max(0.0, due - time.monotonic())):
                 break
-        kept = self.again("GET", f"/examples/{made['id']}")["lines"]
-        if kept != lines:
-            self.lost.append(made["id"])
-
-    def _explain(self, asked: dict[str, Any], due: float) -> None:
-        """Ask why, as the page does: again while the server is busy, given up when the next line is typed."""
-        while (left := due - time.monotonic()) > 0.05:
-            status, told = self.call("POST", "/algebra/check", asked, left)
-            if status == 200:
-                assert told["lines"][-1].get("law") and not told["unexplained"], asked
-                self.explained += 1
-                return
-            assert status in PASSING, (status, told)
-            time.sleep(min(0.3, max(0.0, due - time.monotonic())))
+        example.close()
+        beside.join()
+        self.saves += example.saves
+        self.explained += example.explained
+        if keeping.again("GET", f"/examples/{example.id}")["lines"] != lines:
+            self.lost.append(example.id)
 
 
 class Networked(School):
@@ -245,9 +318,9 @@ def _typed(
 ) -> tuple[float, list[Typist]]:
     """Have them type for so long; return the verdicts' 95 % in milliseconds, and the typists."""
     ends = threading.Event()
-    typists = [Typist(school, f"typist{n}", ends) for n in range(len(sessions))]
-    for one, session in zip(typists, sessions, strict=True):
-        one.begin(session)
+    typists = [Typist(school, f"typist{n}", key, ends) for n, key in enumerate(sessions)]
+    for one in typists:
+        one.begin()
     for one in typists:
         one.start()
     until = time.monotonic() + seconds
@@ -261,12 +334,16 @@ def _typed(
         assert not one.is_alive(), "somebody never got an answer"
     times = [took for one in typists for took in one.verdicts]
     high = statistics.quantiles(times, n=20)[18]
+    saves = [took for one in typists for took in one.saves]
+    stored = statistics.median(saves), statistics.quantiles(saves, n=20)[18]
     why = sum(one.explained for one in typists) / len(times)
     refused = [status for one in typists for status in one.refused]
     lost = [example for one in typists for example in one.lost]
     print(
         f"{len(sessions)} teachers, {seconds:.0f} s: {len(times)} verdicts, median {statistics.median(times):.0f} ms,"
-        f" 95 % {high:.0f} ms, {why:.0%} explained before the next line, {len(refused)} calls sent again {sorted(set(refused))}, {len(lost)} lines lost",
+        f" 95 % {high:.0f} ms; {len(times) / len(sessions) / seconds * PAUSE:.0%} of the lines that were due;"
+        f" stored after {stored[0]:.0f} ms, 95 % {stored[1]:.0f} ms; {why:.0%} explained before the next line;"
+        f" {len(refused)} calls sent again {sorted(set(refused))}, {len(lost)} lines lost",
         flush=True,
     )
     return high, typists
@@ -279,7 +356,7 @@ def quiet(folder: Path) -> None:
     try:
         sessions = _accounts(school)
         _typed(school, sessions[:25], 20)
-        alone, _ = _typed(school, sessions[:1], 60)
+        alone, _ = _typed(school, sessions[:1], 120)
         for count in (25, 50, 100, 150):
             _typed(school, sessions[:count], 30)
         many, _ = _typed(school, sessions, 60)
@@ -317,7 +394,7 @@ def fire(folder: Path, seconds: float) -> None:
                 upgrade()
             else:
                 time.sleep(4)
-                draws.choice(school.hosts).kill(draws.choice(("server", "jobs")))
+                draws.choice(school.hosts).kill(draws.choice(("server", "verdicts", "jobs")))
                 killed += 1
 
         under, _ = _typed(school, sessions, seconds, shoot)

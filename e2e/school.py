@@ -9,6 +9,7 @@ import os
 import secrets
 import shutil
 import signal
+import socket
 import ssl
 import subprocess
 import sys
@@ -212,7 +213,7 @@ class School:
 
     def place(self, _number: int) -> tuple[str, Sequence[str]]:
         """Return where a host listens, and what its command begins with."""
-        return f"127.0.0.1:{free_port()}", ()
+        return f"127.0.0.1:{_free_pair()}", ()
 
     def _kept(self, name: str, content: str) -> str:
         place = self.folder / name
@@ -245,12 +246,14 @@ class School:
         whole = self.folder / "nginx.conf"
         whole.write_text(
             f"daemon off; pid {self.folder}/nginx.pid; error_log {self.folder}/nginx.log;\n"
-            "worker_processes 1; events {}\nhttp { access_log off;\n"
+            "worker_processes 1; events { worker_connections 4096; }\nhttp { access_log off;\n"
             f"client_body_temp_path {self.folder}/body; proxy_temp_path {self.folder}/proxy;\n"
             f"fastcgi_temp_path {self.folder}/f; uwsgi_temp_path {self.folder}/u;"
             f" scgi_temp_path {self.folder}/s;\n{text}}}\n"
         )
-        self._proxy = subprocess.Popen([str(_nginx()), "-p", self.folder, "-c", whole])
+        self._proxy = subprocess.Popen(
+            [str(_nginx()), "-p", self.folder, "-c", whole], start_new_session=True
+        )
         for _ in range(200):
             with contextlib.suppress(OSError):
                 if self.call("GET", "/")[0] == 200:
@@ -302,6 +305,20 @@ class School:
         self.provider.shutdown()
         self.provider.server_close()
         self.mailbox.end()
+
+
+_given: set[int] = set()
+
+
+def _free_pair() -> int:
+    """Return a loopback port where the next one is free, too, and was not given to another host."""
+    while True:
+        port = free_port()
+        with contextlib.closing(socket.socket()) as beside, contextlib.suppress(OSError):
+            beside.bind(("127.0.0.1", port + 1))
+            if not _given & {port, port + 1}:
+                _given.update((port, port + 1))
+                return port
 
 
 def toml(record: dict[str, dict[str, Any]]) -> str:

@@ -18,11 +18,15 @@ MOST_DEATHS, A_WHILE = 8, 30.0
 """So many ends of one part within so many seconds are no accident."""
 
 
-class Part:
-    """One process that we start, watch, and stop."""
+ANSWERS, JOBS = 15, 19
+"""How far they give way to what somebody waits for in the middle of a line: all other calls, and long work."""
 
-    def __init__(self, name: str, command: Command) -> None:
-        self.name, self._command = name, command
+
+class Part:
+    """One process that we start, watch, and stop; *gives_way*: how far it leaves the processor to others."""
+
+    def __init__(self, name: str, command: Command, gives_way: int = 0) -> None:
+        self.name, self._command, self._gives_way = name, command, gives_way
         self._process: subprocess.Popen[bytes] | None = None
 
     def environment(self) -> Mapping[str, str]:
@@ -42,7 +46,12 @@ class Part:
     def begin(self) -> None:
         """Start it."""
         self._process = processes.begin(
-            self.name, self._command, cwd=WEB, env=self.environment(), output=self.output
+            self.name,
+            self._command,
+            cwd=WEB,
+            env=self.environment(),
+            output=self.output,
+            gives_way=self._gives_way,
         )
 
     def keep(self) -> bool:
@@ -80,7 +89,7 @@ def gunicorn(
 
 
 JOB_COMMAND: Command = (PYTHON, "manage.py", "work_jobs")
-"""Does long work, and gives way to those who type."""
+"""Does long work."""
 
 
 def wait_until(answers: Callable[[], bool], part: Part) -> None:

@@ -20,6 +20,16 @@ def _notes() -> Path:
     return folder
 
 
+def _giving_way(niceness: int) -> Sequence[str]:
+    """Return what a command begins with that leaves the processor to others, with all that it starts.
+
+    Linux shares the processor out among sessions first, then among the processes of each: the session that
+    is begun with it gives way too, where there is such a thing.
+    """
+    script = '{ echo "$0" > /proc/self/autogroup; } 2>/dev/null; exec nice -n "$0" "$@"'
+    return ("sh", "-c", script, str(niceness)) if niceness else ()
+
+
 def begin(
     name: str,
     command: Sequence[str | Path],
@@ -27,14 +37,15 @@ def begin(
     cwd: Path,
     env: Mapping[str, str],
     output: Path,
+    gives_way: int = 0,
 ) -> subprocess.Popen[bytes]:
-    """Start a process in a session of its own and note it under *name*."""
+    """Start a process in a session of its own and note it under *name*; *gives_way*: its niceness (to 19)."""
     with contextlib.suppress(OSError):
         if output.stat().st_size > MOST_OUTPUT:
             output.replace(output.with_suffix(".old"))
     with open(output, "ab") as file:
         process = subprocess.Popen(
-            [str(part) for part in command],
+            [str(part) for part in (*_giving_way(gives_way), *command)],
             cwd=cwd,
             env={**os.environ, **env},
             stdin=subprocess.DEVNULL,

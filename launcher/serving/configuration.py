@@ -40,7 +40,12 @@ SETTINGS = tuple(
     Setting(*row)
     for row in (
         ("server", "hosts", [], "names under which the server is opened; the first is in links"),
-        ("server", "listen", "127.0.0.1:8610", "address and port that the proxy passes calls to"),
+        (
+            "server",
+            "listen",
+            "127.0.0.1:8610",
+            "where the proxy passes calls to; verdicts, to the next port",
+        ),
         ("server", "https", True, "whether the proxy speaks TLS; without it only on loopback"),
         (
             "server",
@@ -55,7 +60,7 @@ SETTINGS = tuple(
         ("database", "url", "", "postgresql://user@host:port/name?sslmode=verify-full"),
         ("database", "password_file", "", "a file with the database user's password"),
         ("workers", "web", 2, "processes that answer; one for each core"),
-        ("workers", "threads", 40, "calls that one of them answers at a time"),
+        ("workers", "threads", 30, "calls that one of them answers at a time"),
         ("workers", "algebra", 2, "algebra processes of each of them; about 120 MB each"),
         ("workers", "jobs", 2, "processes for long work"),
         ("mail", "server", "", "host:port of the mail server; empty: no mail, no reset by mail"),
@@ -97,6 +102,11 @@ class Configuration:
         return host.strip("[]"), int(port)
 
     @property
+    def for_verdicts(self) -> str:
+        """Return where it listens for verdicts: the port after the other one."""
+        return after(self["server.listen"])
+
+    @property
     def name(self) -> str:
         """Return this host's own name: the network's, where none is given, with the port."""
         named = str(self["server.name"] or f"{socket.gethostname()}-{self.address[1]}")
@@ -118,6 +128,12 @@ class Configuration:
         }
         told |= {f"UCHUU_SECRET_{name.upper()}": text for name, text in self.secrets.items()}
         return told
+
+
+def after(address: str) -> str:
+    """Return the same address with the next port."""
+    host, _, port = address.rpartition(":")
+    return f"{host}:{int(port) + 1}"
 
 
 def read(place: Path | None, environment: Mapping[str, str]) -> Configuration:

@@ -5,6 +5,7 @@ import subprocess
 import time
 import urllib.error
 import urllib.request
+from functools import partial
 from pathlib import Path
 
 from launcher import parts, processes
@@ -13,6 +14,10 @@ from launcher.postgres import programs
 from launcher.serving.configuration import Configuration
 from launcher.steps import fail, run, say
 
+THREADS_FOR_VERDICTS = 12
+"""Calls that are judged at a time: each is done within a moment."""
+CONNECTIONS_OF_A_WORKER = 6
+"""To the database, that a process for long work keeps."""
 GRACE = 30
 """Seconds that calls in flight have to end when the host stops."""
 
@@ -22,19 +27,19 @@ class Host:
 
     def __init__(self, found: Configuration) -> None:
         self.found = found
-        workers = found["workers.web"], found["workers.threads"]
+        port = found.address[1]
+        #: What somebody waits for in the middle of a line has processes of its own, before which all others give way.
+        self._verdicts = _Part(
+            found, f"verdicts-{port}", _gunicorn(found.for_verdicts, 1, THREADS_FOR_VERDICTS)
+        )
         self._web = _Part(
             found,
-            f"server-{found.address[1]}",
-            parts.gunicorn(
-                found["server.listen"],
-                workers=workers[0],
-                threads=workers[1],
-                graceful=GRACE,
-            ),
+            f"server-{port}",
+            _gunicorn(found["server.listen"], found["workers.web"], found["workers.threads"]),
+            gives_way=parts.ANSWERS,
         )
         self._jobs = [
-            _Part(found, f"jobs{slot}-{found.address[1]}", parts.JOB_COMMAND, slot)
+            _Part(found, f"jobs{slot}-{port}", parts.JOB_COMMAND, slot, gives_way=parts.JOBS)
             for slot in range(1, found["workers.jobs"] + 1)
         ]
         self._deaths = parts.Deaths()
@@ -73,21 +78,18 @@ class Host:
         for old in metrics.glob("*.db"):
             old.unlink()
         self.manage("set_up", "--own", advice="Read the message above. Nothing is served yet.")
-        self._web.begin()
-        parts.wait_until(self.is_ready, self._web)
+        for part, address in self._servers():
+            part.begin()
+            parts.wait_until(partial(_is_ready, address), part)
         for worker in self._jobs:
             worker.begin()
 
-    def is_ready(self) -> bool:
-        """Return whether this host can do its work."""
-        host, port = self.found.address
-        try:
-            with urllib.request.urlopen(
-                f"http://{f'[{host}]' if ':' in host else host}:{port}/api/health/ready", timeout=5
-            ):
-                return True
-        except (urllib.error.URLError, OSError):
-            return False
+    def _servers(self) -> "tuple[tuple[_Part, str], ...]":
+        """Return what answers calls, and where; whoever watches the host asks the last one."""
+        return (
+            (self._verdicts, self.found.for_verdicts),
+            (self._web, self.found["server.listen"]),
+        )
 
     def watch(self) -> None:
         """Start again whatever ended.
@@ -97,10 +99,11 @@ class Host:
         """
         while True:
             time.sleep(0.5)
-            if not self._web.runs:
-                self._deaths.told("server")
-                self._web.end()
-                self._web.begin()
+            for part, _ in self._servers():
+                if not part.runs:
+                    self._deaths.told(part.name)
+                    part.end()
+                    part.begin()
             for slot, worker in enumerate(self._jobs, start=1):
                 if worker.keep():
                     self._deaths.told(f"worker {slot} for long work")
@@ -111,7 +114,8 @@ class Host:
             say("Not ready any more; calls in flight are answered …")
             (self.found.state / "draining").touch()
             time.sleep(self.found["server.drain_seconds"])
-        self._web.end(GRACE + 5)
+        for part, _ in self._servers():
+            part.end(GRACE + 5)
         for worker in self._jobs:
             worker.end()
         (self.found.state / "draining").unlink(missing_ok=True)
@@ -121,13 +125,20 @@ class _Part(parts.Part):
     """One process of a host."""
 
     def __init__(
-        self, found: Configuration, name: str, command: "parts.Command", slot: int | None = None
+        self,
+        found: Configuration,
+        name: str,
+        command: "parts.Command",
+        slot: int | None = None,
+        gives_way: int = 0,
     ) -> None:
-        super().__init__(name, command)
+        super().__init__(name, command, gives_way)
         self._found, self._slot = found, slot
 
     def environment(self) -> dict[str, str]:
         told = environment(self._found, self.name)
+        if self._gives_way:
+            told |= {"UCHUU_ALGEBRA_GIVES_WAY": "1"}
         if self._slot is not None:
             told |= {"UCHUU_ALGEBRA_WORKERS": "2"}
             told |= {"UCHUU_JOB_SLOT": f"{self._found.name}-{self._slot}"}
@@ -140,12 +151,30 @@ class _Part(parts.Part):
         return folder / f"{self.name}.out"
 
 
+def _gunicorn(listen: str, workers: int, threads: int) -> "parts.Command":
+    return parts.gunicorn(listen, workers=workers, threads=threads, graceful=GRACE)
+
+
+def _is_ready(address: str) -> bool:
+    """Return whether what listens there can do its work."""
+    try:
+        with urllib.request.urlopen(f"http://{address}/api/health/ready", timeout=5):
+            return True
+    except (urllib.error.URLError, OSError):
+        return False
+
+
 def environment(found: Configuration, name: str) -> dict[str, str]:
     """Return what Django is told on this host."""
     return {
         **found.environment(),
         "UCHUU_STATE": str(found.state),
         "UCHUU_ALGEBRA_WORKERS": str(found["workers.algebra"]),
+        "UCHUU_MOST_CONNECTIONS": str(
+            THREADS_FOR_VERDICTS
+            + found["workers.web"] * found["workers.threads"]
+            + found["workers.jobs"] * CONNECTIONS_OF_A_WORKER
+        ),
         "UCHUU_INSTALLATION": found.name,
         "UCHUU_LOG": str(found.state / "log" / f"{name}.log"),
         "PROMETHEUS_MULTIPROC_DIR": str(found.state / "metrics"),

@@ -3,7 +3,7 @@
 from pathlib import Path
 
 from launcher.places import ROOT
-from launcher.serving.configuration import Configuration
+from launcher.serving.configuration import Configuration, after
 from launcher.steps import fail
 
 TEMPLATE = ROOT / "deploy" / "nginx.conf.template"
@@ -25,7 +25,9 @@ def nginx(found: Configuration, peers: list[str] | None = None) -> str:
     words = {
         "HOSTS": " ".join(found["server.hosts"]),
         "FIRST": found["server.hosts"][0],
-        "PEERS": "\n".join(f"    server {peer} max_fails=1 fail_timeout=2s;" for peer in behind),
+        "PEERS": "\n".join(map(_server, behind)),
+        "FOR_VERDICTS": "\n".join(_server(after(peer)) for peer in behind),
+        "INSTEAD": "\n".join(_server(peer, " backup") for peer in behind),
         "CERTIFICATE": str(Path(found["tls.certificate"])),
         "KEY": str(Path(found["tls.key"])),
     }
@@ -33,3 +35,7 @@ def nginx(found: Configuration, peers: list[str] | None = None) -> str:
     for name, value in words.items():
         text = text.replace(f"@{name}@", value)
     return text
+
+
+def _server(address: str, more: str = "") -> str:
+    return f"    server {address} max_fails=1 fail_timeout=2s{more};"

@@ -38,10 +38,10 @@ def _server(found: Configuration) -> Iterator[str]:
         yield "server.https: without TLS passwords can be read on the way; false is for loopback only"
     try:
         address, port = found.address
-        if not address or not 0 < port < 65536:
+        if not address or not 0 < port < 65535:
             raise ValueError
     except ValueError:
-        yield "server.listen: address:port is expected, as in 127.0.0.1:8610"
+        yield "server.listen: address:port is expected, as in 127.0.0.1:8610; the next port is used, too"
         return
     proxies = found["server.proxies"]
     if not is_loopback(address) and all(map(is_loopback, proxies)):

@@ -66,6 +66,7 @@ UNSAFE = [
     ("server.https", False, "without TLS passwords"),
     ("server.listen", "8610", "address:port"),
     ("server.listen", "127.0.0.1:0", "address:port"),
+    ("server.listen", "127.0.0.1:65535", "the next port"),
     ("server.listen", "0.0.0.0:8610", "name the proxy"),
     ("server.proxies", ["0.0.0.0/0"], "too many"),
     ("server.proxies", ["the proxy"], "no address"),
@@ -182,6 +183,19 @@ def test_every_setting_stands_in_the_example_and_in_the_operations_page() -> Non
     known = {setting.name for setting in SETTINGS}
     given = {f"{part}.{key}" for part, keys in tomllib.loads(bare).items() for key in keys}
     assert given == known
+
+
+def test_verdicts_go_to_the_next_port_and_elsewhere_only_where_it_is_silent(tmp_path: Path) -> None:
+    tls = ("tls.certificate", "/c.pem"), ("tls.key", "/k.pem")
+    text = proxy.nginx(_read(tmp_path, *tls), ["10.0.0.1:8610", "[::1]:8700"])
+    servers = re.search(r"upstream uchuu_verdicts \{\n(.*?)    keepalive", text, re.DOTALL)
+    assert servers is not None
+    assert [(line.split()[1], "backup;" in line) for line in servers[1].splitlines()] == [
+        ("10.0.0.1:8611", False),
+        ("[::1]:8701", False),
+        ("10.0.0.1:8610", True),
+        ("[::1]:8700", True),
+    ]
 
 
 def test_the_proxys_configuration_is_filled_in_whole(tmp_path: Path) -> None:

@@ -38,7 +38,7 @@ def _running() -> Processes:
     global _processes
     with _lock:
         if _processes is None:
-            _processes = Processes(settings.ALGEBRA_WORKERS)
+            _processes = Processes(settings.ALGEBRA_WORKERS, gives_way=settings.ALGEBRA_GIVES_WAY)
             atexit.register(close)
         return _processes
 

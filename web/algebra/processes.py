@@ -4,17 +4,28 @@ A process answers one call at a time. What takes too long is ended with its proc
 """
 
 import multiprocessing
+import os
 import signal
 import threading
+import time
 from collections import deque
 from collections.abc import Callable, Hashable
 from multiprocessing.connection import Connection
+from pathlib import Path
 from typing import Any
 
 from algebra import worker
 
 KNOWN = 32
 """So many things that it was last asked about a process is taken to remember."""
+
+
+LEAST = 19
+MOST_WAITS = 4
+"""So many times its seconds a call may last where others have the processor."""
+_TICKS = os.sysconf("SC_CLK_TCK")
+A_LOOK = 0.25
+"""Seconds between two looks how long a call was worked on."""
 
 
 class Late(Exception):
@@ -25,9 +36,18 @@ class Died(Exception):
     """The process ended before it answered."""
 
 
-def _serve(pipe: Connection) -> None:
+def give_way() -> None:
+    """Leave the processor to others: run only when they do not want to, and never on its first core."""
+    os.nice(LEAST)
+    cores = sorted(os.sched_getaffinity(0))
+    os.sched_setaffinity(0, cores[1:] or cores)
+
+
+def _serve(pipe: Connection, gives_way: bool) -> None:
     """Answer calls until nobody is at the other end any more."""
     signal.signal(signal.SIGINT, signal.SIG_IGN)
+    if gives_way:
+        give_way()
     worker.warm()
     while True:
         try:
@@ -47,10 +67,10 @@ def _serve(pipe: Connection) -> None:
 
 
 class _Process:
-    def __init__(self) -> None:
+    def __init__(self, gives_way: bool) -> None:
         context = multiprocessing.get_context("spawn")
         self._pipe, theirs = context.Pipe()
-        self._process = context.Process(target=_serve, args=(theirs,), daemon=True)
+        self._process = context.Process(target=_serve, args=(theirs, gives_way), daemon=True)
         self._process.start()
         theirs.close()
         self.known: deque[Hashable] = deque(maxlen=KNOWN)
@@ -62,14 +82,36 @@ class _Process:
     def call(self, function: Callable[..., Any], words: tuple[Any, ...], seconds: float) -> Any:
         try:
             self._pipe.send((function, words))
-            if not self._pipe.poll(seconds):
-                raise Late
+            self._wait(seconds)
             is_answer, found = self._pipe.recv()
         except (EOFError, OSError):
             raise Died from None
         if not is_answer:
             raise _Raised(found)
         return found
+
+    def _wait(self, seconds: float) -> None:
+        """Wait for an answer that takes so many seconds of work, however busy the processor is with others.
+
+        Raises:
+            Late: it takes longer; or nothing came for ``MOST_WAITS`` times as long.
+        """
+        before, ends = self._worked(), time.monotonic() + MOST_WAITS * seconds
+        left = seconds
+        while not self._pipe.poll(left):
+            left = min(seconds - (self._worked() - before), ends - time.monotonic())
+            if left <= 0:
+                raise Late
+            left = max(left, A_LOOK)
+
+    def _worked(self) -> float:
+        """Return for how many seconds the process has had a processor; 0 where it has ended."""
+        try:
+            told = Path(f"/proc/{self._process.pid}/stat").read_text()
+        except OSError:
+            return 0.0
+        fields = told.rpartition(")")[2].split()
+        return sum(map(int, fields[11:13])) / _TICKS
 
     def end(self) -> None:
         self._process.kill()
@@ -86,11 +128,14 @@ class _Raised(Exception):
 
 
 class Processes:
-    """So many processes; whoever calls has a turn, so that one of them is free."""
+    """So many processes; whoever calls has a turn, so that one of them is free.
 
-    def __init__(self, count: int) -> None:
-        self._lock = threading.Lock()
-        self._idle = [_Process() for _ in range(count)]
+    *gives_way*: they leave the processor to others (``give_way``).
+    """
+
+    def __init__(self, count: int, *, gives_way: bool = False) -> None:
+        self._lock, self._gives_way = threading.Lock(), gives_way
+        self._idle = [_Process(gives_way) for _ in range(count)]
 
     def call(
         self,
@@ -101,6 +146,8 @@ class Processes:
         about: Hashable = None,
     ) -> Any:
         """Return what *function* makes of *words*, by the process that was asked *about* the same before.
+
+        It has *seconds* of work for it: how busy the machine is with others is not held against it.
 
         New things go to the one that answered last: problems are like each other, and it remembers most.
 
@@ -134,7 +181,7 @@ class Processes:
             process.end()
             process = None
         if process is None:
-            process = _Process()
+            process = _Process(self._gives_way)
         process.known.append(about)
         return process
 

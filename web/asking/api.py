@@ -54,8 +54,10 @@ def read(request: HttpRequest, body: Text) -> HttpResponse:
 
 
 @router.post("/check", response=_answers("check"))
-def check(request: HttpRequest, body: ProblemIn) -> HttpResponse:
-    """Judge every line of a paper."""
+def check(request: HttpRequest, body: ProblemIn, quick: bool = False) -> HttpResponse:
+    """Judge every line of a paper; ``quick``: the verdicts alone, from processes that do nothing longer."""
+    if quick:
+        body.explains = False
     return _asked("check", request, body)
 
 

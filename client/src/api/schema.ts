@@ -35,7 +35,7 @@ export interface paths {
         put?: never;
         /**
          * Check
-         * @description Judge every line of a paper.
+         * @description Judge every line of a paper; ``quick``: the verdicts alone, from processes that do nothing longer.
          */
         post: operations["asking_api_check"];
         delete?: never;
@@ -8695,7 +8695,9 @@ export interface operations {
     };
     asking_api_check: {
         parameters: {
-            query?: never;
+            query?: {
+                quick?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;

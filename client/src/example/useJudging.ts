@@ -73,7 +73,8 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
       return
     }
     const body = { ...asked, explained: known?.explained ?? 0 }
-    const answer = await result(api.POST('/api/algebra/check', { body, signal }))
+    const params = { query: { quick: !asked.explains } }
+    const answer = await result(api.POST('/api/algebra/check', { params, body, signal }))
     const holds = !known || agree(known, answer)
     checked.value = known && holds ? joined(known, answer) : answer
     if (!holds) last = null

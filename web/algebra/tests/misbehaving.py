@@ -24,3 +24,16 @@ def refuse(number: int) -> None:
 def unsendable() -> Any:
     """Return what cannot be sent."""
     return lambda: None
+
+
+def work(seconds: float) -> float:
+    """Work for so many seconds of the processor, however long that lasts."""
+    ends = time.process_time() + seconds
+    while time.process_time() < ends:
+        pass
+    return seconds
+
+
+def place() -> tuple[int, list[int]]:
+    """Return how far this process gives way, and the cores that it may run on."""
+    return os.nice(0), sorted(os.sched_getaffinity(0))

@@ -1,6 +1,7 @@
 """Processes over pipes: everybody gets their own answer, also where calls are late, die or raise beside them."""
 
 import os
+import signal
 import time
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
@@ -10,7 +11,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from algebra.processes import Died, Late, Processes
+from algebra.processes import LEAST, Died, Late, Processes
 from algebra.tests import misbehaving
 
 SOON = 0.4
@@ -32,7 +33,7 @@ def _one(processes: Processes, kind: str, number: int) -> str:
     """Make one call of a kind; return how it ended."""
     try:
         if kind == "late":
-            processes.call(time.sleep, (4 * SOON,), seconds=SOON)
+            processes.call(misbehaving.work, (4 * SOON,), seconds=SOON)
         elif kind == "dies":
             processes.call(os._exit, (1,), seconds=PATIENT)
         elif kind == "raises":
@@ -80,6 +81,36 @@ def test_what_was_asked_about_before_is_asked_of_the_same_process(processes: Pro
     for name in ("quay", "rope", "rope", "quay"):
         assert _pid(processes, name) == about[name]
         assert _pid(processes, f"after {name}") == about[name], "new things: who answered last"
+
+
+def test_what_others_do_with_the_processor_is_not_held_against_a_call() -> None:
+    alone = Processes(1)
+    pid = _pid(alone, None)
+    with ThreadPoolExecutor(1) as caller:
+        called = caller.submit(alone.call, misbehaving.work, (SOON,), seconds=5 * SOON)
+        time.sleep(SOON / 4)
+        os.kill(pid, signal.SIGSTOP)
+        time.sleep(6 * SOON)
+        assert not called.done()
+        os.kill(pid, signal.SIGCONT)
+        assert called.result() == SOON
+    alone.end()
+
+
+def test_what_does_nothing_is_not_waited_for_for_ever(processes: Processes) -> None:
+    begun = time.monotonic()
+    with pytest.raises(Late):
+        processes.call(time.sleep, (PATIENT,), seconds=SOON)
+    assert time.monotonic() - begun < PATIENT / 2
+
+
+def test_what_is_no_verdict_leaves_the_first_core_to_others() -> None:
+    cores = sorted(os.sched_getaffinity(0))
+    others = os.nice(0), cores
+    for gives_way, kept in ((True, (LEAST, cores[1:] or cores)), (False, others)):
+        found = Processes(1, gives_way=gives_way)
+        assert found.call(misbehaving.place, (), seconds=PATIENT) == kept
+        found.end()
 
 
 def test_a_process_ends_when_nobody_is_at_the_other_end() -> None:

@@ -208,6 +208,9 @@ INSTALLATION = os.environ.get("UCHUU_INSTALLATION", "")
 """Which installation answers: whoever started it asks for it by this mark."""
 
 ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "3"))
+MOST_CONNECTIONS = int(os.environ.get("UCHUU_MOST_CONNECTIONS", "0"))
+"""That all processes of this host may ask the database for; 0: nobody counted."""
+ALGEBRA_GIVES_WAY = "UCHUU_ALGEBRA_GIVES_WAY" in os.environ
 """One more than the cores that long operations may fill: it is left to those who type."""
 ALGEBRA_SECONDS = 12.0
 """Hard limit of one algebra call; the worker is ended and replaced past it. The core bounds its work by itself:

@@ -23,6 +23,11 @@ def test_one_that_is_too_old_is_named(monkeypatch: pytest.MonkeyPatch) -> None:
     assert "99 or newer is needed" in database_faults()[0]
 
 
+def test_one_that_lets_too_few_in_is_named(settings: Any) -> None:
+    settings.MOST_CONNECTIONS = 5_000
+    assert "this host may ask for 5000" in database_faults()[0]
+
+
 @pytest.mark.parametrize("seconds", [-3600, 60])
 def test_a_clock_that_is_apart_is_named(monkeypatch: pytest.MonkeyPatch, seconds: int) -> None:
     class Wrong(datetime):

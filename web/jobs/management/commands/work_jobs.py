@@ -7,7 +7,6 @@ from django.conf import settings
 from django.core.management.base import BaseCommand
 from procrastinate.contrib.django import app
 
-from jobs.giving_way import give_way
 from jobs.kinds import KINDS
 from jobs.running import requeue_left
 
@@ -19,7 +18,6 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Run until it is ended."""
-        give_way()
         for kind in KINDS.values():
             if kind.begin is not None:
                 kind.begin()

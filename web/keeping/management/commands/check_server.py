@@ -42,9 +42,11 @@ def database_faults() -> list[str]:
             " pg_is_in_recovery() OR current_setting('transaction_read_only') = 'on',"
             " has_schema_privilege(current_schema(), 'CREATE'), clock_timestamp(),"
             " EXISTS (SELECT 1 FROM pg_available_extensions WHERE name = 'pg_trgm'),"
-            " EXISTS (SELECT 1 FROM pg_tables WHERE tablename = 'auth_user')"
+            " EXISTS (SELECT 1 FROM pg_tables WHERE tablename = 'auth_user'),"
+            " current_setting('max_connections')::int"
+            " - current_setting('superuser_reserved_connections')::int"
         )
-        version, is_read_only, may_create, clock, has_words, is_filled = cursor.fetchone()
+        version, is_read_only, may_create, clock, has_words, is_filled, lets_in = cursor.fetchone()
     faults = []
     if version < OLDEST_DATABASE:
         faults.append(f"database: it is PostgreSQL {version}; {OLDEST_DATABASE} or newer is needed")
@@ -57,6 +59,11 @@ def database_faults() -> list[str]:
     if not has_words:
         faults.append(
             "database: the extension pg_trgm is missing: apt-get install postgresql-contrib"
+        )
+    if lets_in < settings.MOST_CONNECTIONS:
+        faults.append(
+            f"database: it lets {lets_in} connections in, this host may ask for {settings.MOST_CONNECTIONS}"
+            " (another host for as many): a larger max_connections there, or fewer workers.threads here"
         )
     apart = abs((clock - datetime.now(UTC)).total_seconds())
     if apart > MOST_SECONDS_APART:
