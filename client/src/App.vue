@@ -2,11 +2,9 @@
 /** The frame: rail and place, or signing in. */
 import { useTimeoutFn, useTitle } from '@vueuse/core'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import KeysOverview from '@/app/KeysOverview.vue'
 import Rail from '@/app/Rail.vue'
-import SignIn from '@/app/SignIn.vue'
 import WelcomePage from '@/app/WelcomePage.vue'
 import { loadAhead } from '@/app/loadAhead'
 import { useFocusGuard } from '@/app/useFocusGuard'
@@ -15,15 +13,22 @@ import { api, Refusal, signedOut } from '@/api/client'
 import { current, loadSession, signOut, username } from '@/api/session'
 import { useAction } from '@/api/useAction'
 import FailureNote from '@/shared/page/FailureNote.vue'
+import { useEver } from '@/shared/composables/useEver'
 import { useKeys } from '@/shared/composables/useKeys'
 import { dated } from '@/shared/logic/dated'
 import { setDecimal } from '@/shared/math/decimal'
 import { setSpelling, words } from '@/texts/en'
 
+/** What is seldom shown is not waited for. */
+const SELDOM = [() => import('@/app/KeysOverview.vue'), () => import('@/app/SignedOut.vue')] as const
+const [KeysOverview, SignedOut] = [defineAsyncComponent(SELDOM[0]), defineAsyncComponent(SELDOM[1])]
+
 const route = useRoute()
 const router = useRouter()
 const cache = useQueryClient()
 const keysOpen = ref(false)
+const keysEver = useEver(keysOpen)
+const outEver = useEver(signedOut)
 const refusal = ref('')
 const leaving = useAction()
 
@@ -54,7 +59,7 @@ watch(
     const { data } = await api.GET('/api/house')
     setDecimal(data?.decimal)
     setSpelling(data?.spelling)
-    loadAhead(router)
+    loadAhead(router, SELDOM)
   },
   { immediate: true },
 )
@@ -100,18 +105,8 @@ useKeys({ '?': () => (keysOpen.value = true) })
       </p>
       <router-view :key="username" />
     </div>
-    <KeysOverview v-model="keysOpen" />
-    <el-dialog
-      :model-value="signedOut"
-      :title="words.signIn.again"
-      :show-close="false"
-      :close-on-click-modal="false"
-      :close-on-press-escape="false"
-      width="24rem"
-    >
-      <p>{{ words.signIn.againSays }}</p>
-      <SignIn v-if="signedOut" :name="username" />
-    </el-dialog>
+    <KeysOverview v-if="keysEver" v-model="keysOpen" />
+    <SignedOut v-if="outEver" :name="username" />
   </div>
 </template>
 

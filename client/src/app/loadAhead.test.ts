@@ -10,7 +10,9 @@ test('places are loaded while nobody waits; one that fails, or is loaded already
   const resolve = ({ name }: { name: string }) => ({
     matched: [{ components: { default: name === 'bench' ? {} : () => load(name) } }],
   })
-  loadAhead({ resolve } as unknown as Router)
+  const more = vi.fn(() => Promise.reject(new Error('away')))
+  loadAhead({ resolve } as unknown as Router, [more])
   await Promise.resolve()
+  expect(more).toHaveBeenCalledOnce()
   expect(load.mock.calls.map(([name]) => name)).toEqual(['examples', 'sets', 'set', 'show'])
 })

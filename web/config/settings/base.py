@@ -85,7 +85,7 @@ DATABASES = {
         "PASSWORD": os.environ.get("UCHUU_DB_PASSWORD", ""),
         "HOST": os.environ.get("UCHUU_DB_HOST", "127.0.0.1"),
         "PORT": os.environ.get("UCHUU_DB_PORT", "5432"),
-        "CONN_MAX_AGE": 60,
+        "CONN_MAX_AGE": 3600,  # a new one costs more than all else of a call; one that broke is seen
         "CONN_HEALTH_CHECKS": True,
         "OPTIONS": CONNECTION,
     }

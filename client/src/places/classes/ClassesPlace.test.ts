@@ -6,7 +6,10 @@ import { fakeServer, type Asked } from '@/shared/testing/server'
 import { words } from '@/texts/en'
 import ClassesPlace from './ClassesPlace.vue'
 
-vi.mock('vue-router', () => ({ useRouter: () => ({ push: () => undefined }) }))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push: () => undefined }) }
+})
 afterEach(() => void vi.unstubAllGlobals())
 
 const row = { id: 'c', title: 'Period 3', year: '2026', size: 2 }

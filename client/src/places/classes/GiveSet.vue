@@ -2,9 +2,9 @@
 /** Before a set is given to a class: which, to whom, when, and how it is marked. */
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { isoDay } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
@@ -12,7 +12,7 @@ import { words } from '@/texts/en'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ classes: Schemas['ClassRow'][] }>()
 
-const router = useRouter()
+const goOn = useGoOn()
 const chosen = reactive({
   school_class: '',
   set: '',
@@ -38,7 +38,7 @@ function give(): void {
     const body = { ...chosen, title: '', versions: chosen.versions && !!form.value }
     const made = await result(api.POST('/api/sittings', { body }))
     open.value = false
-    await router.push({ name: 'sitting', params: { id: made.id } })
+    await goOn({ name: 'sitting', params: { id: made.id } })
   })
 }
 </script>

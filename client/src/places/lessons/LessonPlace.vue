@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** One lesson: what is shown, tried, given home; how long it takes; what was held of it. */
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result } from '@/api/client'
 import PickExamples from '@/filing/PickExamples.vue'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { isoDay } from '@/shared/logic/dated'
 import ConflictDialog from '@/shared/page/ConflictDialog.vue'
 import FailureNote from '@/shared/page/FailureNote.vue'
@@ -20,7 +20,7 @@ const props = defineProps<{
   id: string
 }>()
 
-const router = useRouter()
+const goOn = useGoOn()
 const lesson = useLesson(() => props.id)
 const { content, found, due, action, saving, opened, suggest } = lesson
 const adding = ref(false)
@@ -54,12 +54,12 @@ async function carry(): Promise<void> {
     await saving.save()
     const body = { date: isoDay(1) }
     const made = await result(api.POST('/api/lessons/{identity}/carry', { ...lesson.at(), body }))
-    await router.push({ name: 'lesson', params: { id: made.id } })
+    await goOn({ name: 'lesson', params: { id: made.id } })
   })
 }
 async function hold(): Promise<void> {
   await saving.save()
-  await router.push({ name: 'hold', params: { id: props.id } })
+  await goOn({ name: 'hold', params: { id: props.id } })
 }
 const holds = computed(() =>
   !found.value?.begun

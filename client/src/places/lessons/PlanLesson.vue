@@ -2,15 +2,15 @@
 /** Before a lesson is planned: for which class, from which set, when, how long. */
 import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result } from '@/api/client'
 import { useAction } from '@/api/useAction'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { isoDay } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 
 const open = defineModel<boolean>({ required: true })
-const router = useRouter()
+const goOn = useGoOn()
 const chosen = reactive({ school_class: '', set: '', title: '', date: isoDay(), minutes: 45 })
 const sought = ref('')
 const classes = useQuery({
@@ -35,7 +35,7 @@ function plan(): void {
     const body = { ...chosen, set: chosen.set || null }
     const made = await result(api.POST('/api/lessons', { body }))
     open.value = false
-    await router.push({ name: 'lesson', params: { id: made.id } })
+    await goOn({ name: 'lesson', params: { id: made.id } })
   })
 }
 </script>

@@ -8,7 +8,10 @@ import LessonsPlace from './LessonsPlace.vue'
 import { bodyOf } from './useLesson'
 
 const pushed: unknown[] = []
-vi.mock('vue-router', () => ({ useRouter: () => ({ push: (to: unknown) => pushed.push(to) }) }))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push: (to: unknown) => pushed.push(to) }) }
+})
 beforeEach(() => {
   localStorage.clear()
   pushed.length = 0

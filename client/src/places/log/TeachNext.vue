@@ -2,10 +2,10 @@
 /** What to teach again next: at most three errors, each with its reasons, and into what it goes. */
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result } from '@/api/client'
 import { saidOf } from '@/api/queries'
 import { useAction } from '@/api/useAction'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { isoDay } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
@@ -18,7 +18,7 @@ const props = defineProps<{
 }>()
 
 const on = isoDay()
-const router = useRouter()
+const goOn = useGoOn()
 const { data, error, isPending, refetch } = useQuery({
   queryKey: computed(() => ['teach-next', props.id]),
   queryFn: () => {
@@ -43,8 +43,8 @@ function into(error: string, where: 'lesson' | 'set', lesson: string | null): vo
     const params = { path: { identity: props.id } }
     const body = { error, into: where, lesson, date: on }
     const made = await result(api.POST('/api/log/{identity}/again', { params, body }))
-    if (made.lesson) await router.push({ name: 'lesson', params: { id: made.lesson } })
-    else await router.push({ name: 'set', params: { id: made.set ?? '' } })
+    if (made.lesson) await goOn({ name: 'lesson', params: { id: made.lesson } })
+    else await goOn({ name: 'set', params: { id: made.set ?? '' } })
   })
 }
 </script>

@@ -9,10 +9,13 @@ import LogPlace from './LogPlace.vue'
 
 const pushed: unknown[] = []
 const query: Record<string, string> = {}
-vi.mock('vue-router', () => ({
-  useRouter: () => ({ push: (to: unknown) => pushed.push(to) }),
-  useRoute: () => ({ query }),
-}))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return {
+    useRouter: () => ({ ...nobodyLeaves, push: (to: unknown) => pushed.push(to) }),
+    useRoute: () => ({ query }),
+  }
+})
 afterEach(() => {
   document.body.innerHTML = ''
   vi.unstubAllGlobals()

@@ -2,21 +2,21 @@
 /** A key, pasted or as a file, to be proofed; or a sheet to be looked over. What is typed is kept here. */
 import { useFileDialog, useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { sendFile } from '@/api/files'
 import { useAction } from '@/api/useAction'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
 
-const router = useRouter()
+const goOn = useGoOn()
 const { busy, refusal, run, again } = useAction()
 const title = ref('')
 const text = useLocalStorage('uchuu.key', '')
 
 function open(made: Schemas['ProofOut']): void {
   text.value = ''
-  void router.push({ name: 'proof', params: { id: made.id } })
+  void goOn({ name: 'proof', params: { id: made.id } })
 }
 
 function begin(purpose: 'key' | 'sheet' = 'key'): Promise<boolean> {

@@ -4,6 +4,10 @@ import { fakeServer, type Asked } from '@/shared/testing/server'
 import { words } from '@/texts/en'
 import ProofPlace from './ProofPlace.vue'
 
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push: () => undefined }) }
+})
 afterEach(() => void vi.unstubAllGlobals())
 
 const line = (text: string, verdict: string) => ({ text, latex: text, verdict })

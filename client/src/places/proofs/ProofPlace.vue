@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The report on a key: item by item, corrections accepted one by one or all, printed, made a set. */
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import JobProgress from '@/jobs/JobProgress.vue'
 import { useJob } from '@/jobs/useJob'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import WaitFor from '@/shared/page/WaitFor.vue'
 import { words } from '@/texts/en'
 import ErrataSlip from './ErrataSlip.vue'
@@ -16,7 +16,7 @@ const props = defineProps<{
   id: string
 }>()
 
-const router = useRouter()
+const goOn = useGoOn()
 const {
   proof,
   items,
@@ -58,7 +58,7 @@ function nameOf(place: number | undefined): string {
 
 async function toSet(): Promise<void> {
   const made = await more.toSet()
-  if (made) await router.push({ name: 'set', params: { id: made } })
+  if (made) await goOn({ name: 'set', params: { id: made } })
 }
 </script>
 

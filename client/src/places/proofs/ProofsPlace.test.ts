@@ -6,7 +6,10 @@ import { words } from '@/texts/en'
 import ProofsPlace from './ProofsPlace.vue'
 
 const push = vi.fn()
-vi.mock('vue-router', () => ({ useRouter: () => ({ push }) }))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push }) }
+})
 afterEach(() => {
   localStorage.clear()
   vi.unstubAllGlobals()

@@ -5,6 +5,10 @@ import { words } from '@/texts/en'
 import MakeVersions from './MakeVersions.vue'
 import SetPlace from './SetPlace.vue'
 
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push: () => undefined }) }
+})
 afterEach(() => {
   vi.useRealTimers()
   localStorage.clear()

@@ -2,7 +2,6 @@
 /** The sets of a year: found, filed under units, started, brought in, put aside and brought back. */
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import AsideNote from '@/filing/AsideNote.vue'
@@ -13,6 +12,7 @@ import { useChosen } from '@/filing/useChosen'
 import { useListed } from '@/filing/useListed'
 import { usePuttingAside } from '@/filing/usePuttingAside'
 import { useTags } from '@/filing/useUnits'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import PageHead from '@/shared/page/PageHead.vue'
 import WaitFor from '@/shared/page/WaitFor.vue'
@@ -23,7 +23,7 @@ import SetTable from './SetTable.vue'
 
 type Row = Schemas['SetRow']
 
-const router = useRouter()
+const goOn = useGoOn()
 const { busy, refusal, run, again } = useAction()
 const typed = ref('')
 const sought = refDebounced(typed, 120)
@@ -49,7 +49,7 @@ function start(): Promise<boolean> {
   return run(async () => {
     const body = { title: '', instruction: '', house: {}, items: [] }
     const made = await result(api.POST('/api/sets', { body }))
-    await router.push({ name: 'set', params: { id: made.id } })
+    await goOn({ name: 'set', params: { id: made.id } })
   })
 }
 </script>

@@ -19,7 +19,10 @@ vi.mock('@vueuse/core', async (original) => ({
   }),
 }))
 const push = vi.fn()
-vi.mock('vue-router', () => ({ useRouter: () => ({ push }) }))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push }) }
+})
 let sent: unknown
 vi.mock('@/api/files', () => ({ sendFile: async () => sent }))
 

@@ -1,9 +1,9 @@
 /** What is done to a whole set: problems made, parallel versions, a copy. */
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
 import { useJob } from '@/jobs/useJob'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { words } from '@/texts/en'
 import type { Likeness } from './ItemDetails.vue'
 import { useSet } from './useSet'
@@ -12,7 +12,7 @@ const anySeed = () => Math.floor(Math.random() * 1e6)
 
 /** @param id the set's id, as a getter */
 export function useSetPlace(id: () => string) {
-  const router = useRouter()
+  const goOn = useGoOn()
   const set = useSet(id)
   const action = useAction()
   const says = ref('')
@@ -84,7 +84,7 @@ export function useSetPlace(id: () => string) {
       await set.saving.save()
       const made = await result(api.POST('/api/sets/{identity}/copy', at.value))
       says.value = words.sets.copied
-      await router.push({ name: 'set', params: { id: made.id } })
+      await goOn({ name: 'set', params: { id: made.id } })
     })
   }
 

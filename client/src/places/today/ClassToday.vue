@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** One class today: the lesson that goes on, what is planned and due, papers that wait or ask. */
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, result, type Schemas } from '@/api/client'
 import { useAction } from '@/api/useAction'
+import { useGoOn } from '@/shared/composables/useGoOn'
 import { written } from '@/shared/logic/dated'
 import FailureNote from '@/shared/page/FailureNote.vue'
 import { words } from '@/texts/en'
@@ -14,7 +14,7 @@ const props = defineProps<{
   on: string
 }>()
 
-const router = useRouter()
+const goOn = useGoOn()
 const { busy, refusal, run, again } = useAction()
 const isQuiet = computed(() => {
   const { going, lessons, due, papers, asking, carry, next } = props.today
@@ -33,7 +33,7 @@ function warmUp(): void {
     const next = props.today.lessons[0] ?? (await result(api.POST('/api/lessons', { body })))
     const path = { identity: next.id }
     await result(api.POST('/api/lessons/{identity}/warm-up', { params: { path } }))
-    await router.push({ name: 'lesson', params: { id: next.id } })
+    await goOn({ name: 'lesson', params: { id: next.id } })
   })
 }
 </script>

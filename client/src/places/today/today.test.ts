@@ -6,7 +6,10 @@ import { words } from '@/texts/en'
 import TodayPlace from './TodayPlace.vue'
 
 const pushed: unknown[] = []
-vi.mock('vue-router', () => ({ useRouter: () => ({ push: (to: unknown) => pushed.push(to) }) }))
+vi.mock('vue-router', async () => {
+  const { nobodyLeaves } = await import('@/shared/testing/router')
+  return { useRouter: () => ({ ...nobodyLeaves, push: (to: unknown) => pushed.push(to) }) }
+})
 afterEach(() => {
   document.body.innerHTML = ''
   vi.unstubAllGlobals()
