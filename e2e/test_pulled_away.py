@@ -204,3 +204,15 @@ def test_what_is_pulled_away_is_said_and_the_action_is_done_when_it_is_back(
     for _ in range(3):  # several things may have failed together
         _again(page, done(page))
     expect(done(page)).to_be_visible()
+
+
+def test_a_place_whose_code_does_not_come_is_said_and_tried_again(page: Page) -> None:
+    sign_in(page)
+    code = "**/assets/HousePlace*"
+    page.route(code, lambda route: route.abort())
+    page.get_by_role("link", name="House rules").click()
+    expect(page.get_by_role("alert")).to_contain_text("This place did not load.")
+    page.unroute(code)
+    page.get_by_role("button", name="Try again").click()
+    expect(page.get_by_role("heading", name="House rules", level=1)).to_be_visible()
+    expect(page.get_by_role("alert")).to_have_count(0)

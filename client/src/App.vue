@@ -20,7 +20,10 @@ import { setDecimal } from '@/shared/math/decimal'
 import { setSpelling, words } from '@/texts/en'
 
 /** What is seldom shown is not waited for. */
-const SELDOM = [() => import('@/app/KeysOverview.vue'), () => import('@/app/SignedOut.vue')] as const
+const SELDOM = [
+  () => import('@/app/KeysOverview.vue'),
+  () => import('@/app/SignedOut.vue'),
+] as const
 const [KeysOverview, SignedOut] = [defineAsyncComponent(SELDOM[0]), defineAsyncComponent(SELDOM[1])]
 
 const route = useRoute()
@@ -79,7 +82,12 @@ useKeys({ '?': () => (keysOpen.value = true) })
 
 <template>
   <a class="skip" href="#main" @click.prevent="focusMain">{{ words.rail.skip }}</a>
-  <FailureNote :message="unreached.says.value" @again="unreached.again" />
+  <FailureNote
+    v-if="!username"
+    class="failed"
+    :message="unreached.says.value"
+    @again="unreached.again"
+  />
   <p v-if="refusal && username === null" class="start-failure" role="alert">{{ refusal }}</p>
   <p
     v-else-if="username === null || (isOpen && !route.matched.length)"
@@ -98,7 +106,8 @@ useKeys({ '?': () => (keysOpen.value = true) })
       @leave="leaving.run(signOut)"
     />
     <div>
-      <FailureNote :message="leaving.refusal.value" @again="leaving.again" />
+      <FailureNote class="failed" :message="unreached.says.value" @again="unreached.again" />
+      <FailureNote class="failed" :message="leaving.refusal.value" @again="leaving.again" />
       <p v-if="current?.leaves && !place.meta['bare']" class="leaves" role="status">
         {{ words.account.leavesOn(dated(current.leaves)) }}
         <router-link :to="{ name: 'account' }">{{ words.account.title }}</router-link>
