@@ -1,6 +1,7 @@
 """A school's server as it is run: TLS at the proxy, two hosts on one database, one of them killed, stopped, cut off."""
 
 import json
+import os
 import socket
 import ssl
 import subprocess
@@ -279,6 +280,32 @@ def test_verdicts_have_processes_of_their_own_and_are_missed_by_nobody(
         assert _judged(school, host) > was, "they are started again"
 
 
+def test_who_types_goes_first_then_who_stores_then_why_then_long_work(school: School) -> None:
+    for host in school.hosts:
+        parts = host.parts()
+        niceness = {
+            name.partition("-")[0]: os.getpriority(os.PRIO_PROCESS, process)
+            for name, process in parts.items()
+        }
+        assert niceness["verdicts"] < niceness["server"] < niceness["jobs1"]
+        for name, process in parts.items():
+            workers = _algebra_of(process)
+            cores = [os.sched_getaffinity(worker) for worker in workers]
+            stays_off = [theirs < os.sched_getaffinity(0) for theirs in cores]
+            assert workers or name.startswith("jobs"), "jobs begin theirs with the first"
+            assert set(stays_off) <= {not name.startswith("verdicts") and (os.cpu_count() or 1) > 1}
+
+
+def _algebra_of(process: int) -> list[int]:
+    """Return the algebra's processes below one of a host's."""
+    told = ("ps", "-e", "-o", "pid=,pgid=,args=")
+    lines = subprocess.run(told, capture_output=True, text=True, check=True).stdout.splitlines()
+    found = [line.split(maxsplit=2) for line in lines]
+    return [
+        int(pid) for pid, group, words in found if int(group) == process and "spawn_main" in words
+    ]
+
+
 def test_a_job_whose_worker_is_killed_is_done_once_by_another_host(
     school: School, teacher: str
 ) -> None:
@@ -317,7 +344,7 @@ def test_slow_senders_hold_up_nobody(school: School) -> None:
         begun.append(safe)
     started = time.monotonic()
     assert school.call("GET", "/api/session")[0] == 200
-    assert time.monotonic() - started < 5, "sixty of them are as many as a host has threads"
+    assert time.monotonic() - started < 5, "sixty of them are more than a host has threads"
     for safe in begun:
         safe.close()
 

@@ -227,7 +227,7 @@ class Cluster:
     def _launch(self, port: int) -> None:
         if not self._password():
             self._new_password()
-        options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''"
+        options = f"-p {port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=200"
         if not self.durable:
             options += " -c fsync=off -c full_page_writes=off -c synchronous_commit=off"
         log = self.folder / "log"

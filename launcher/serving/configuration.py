@@ -60,7 +60,7 @@ SETTINGS = tuple(
         ("database", "url", "", "postgresql://user@host:port/name?sslmode=verify-full"),
         ("database", "password_file", "", "a file with the database user's password"),
         ("workers", "web", 2, "processes that answer; one for each core"),
-        ("workers", "threads", 30, "calls that one of them answers at a time"),
+        ("workers", "threads", 24, "calls that one of them answers at a time"),
         ("workers", "algebra", 2, "algebra processes of each of them; about 120 MB each"),
         ("workers", "jobs", 2, "processes for long work"),
         ("mail", "server", "", "host:port of the mail server; empty: no mail, no reset by mail"),

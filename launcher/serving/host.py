@@ -14,9 +14,9 @@ from launcher.postgres import programs
 from launcher.serving.configuration import Configuration
 from launcher.steps import fail, run, say
 
-THREADS_FOR_VERDICTS = 12
+THREADS_FOR_VERDICTS = 8
 """Calls that are judged at a time: each is done within a moment."""
-CONNECTIONS_OF_A_WORKER = 6
+CONNECTIONS_OF_A_WORKER = 7
 """To the database, that a process for long work keeps."""
 GRACE = 30
 """Seconds that calls in flight have to end when the host stops."""

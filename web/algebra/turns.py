@@ -31,7 +31,7 @@ MOST_AT_ONCE = 8
 """Long calls of one teacher that wait or run: more than the connections that one browser opens."""
 MOST_QUICK = 3 * MOST_AT_ONCE
 """Quick ones: whoever types fast gives calls up that are still worked here."""
-MOST_WAITING = 20
+MOST_WAITING = 12
 """Calls for more than a verdict that wait at one server process: each keeps a thread from whoever comes next."""
 
 

@@ -84,6 +84,7 @@ test('while typing the verdict comes first, its reason after a pause', async () 
   await settled(300)
 
   expect(calls.map((call) => call.body.explains)).toEqual([false, true])
+  expect(calls.map((call) => call.query)).toEqual(['?quick=true', '?quick=false'])
 })
 
 test('a long paper that is not explained yet is asked again', async () => {

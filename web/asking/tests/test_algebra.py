@@ -22,6 +22,16 @@ def test_a_paper_is_judged_and_its_error_named(ada: ApiClient) -> None:
     assert found["answer"]["missing"] == ["x = 4"]
 
 
+def test_who_asks_for_the_verdict_alone_is_told_no_more(ada: ApiClient) -> None:
+    body = {"task": "solve", "given": "3(2x-5)=9", "lines": ["6x-5=9", "6x=14"], "explains": True}
+    quick = ada.call("POST", "/algebra/check?quick=true", body).json()["lines"]
+    whole = ada.call("POST", "/algebra/check", body).json()["lines"]
+
+    assert [line["verdict"] for line in quick] == [line["verdict"] for line in whole]
+    assert [bool(line.get("error") or line.get("law")) for line in quick] == [False, False]
+    assert [bool(line.get("error") or line.get("law")) for line in whole] == [True, True]
+
+
 def test_reading_gives_typeset_and_spoken_forms(ada: ApiClient) -> None:
     found = ada.call("POST", "/algebra/read", {"text": "5x-3=2x+12"}).json()
 

@@ -207,13 +207,14 @@ VERSION = "0.18"
 INSTALLATION = os.environ.get("UCHUU_INSTALLATION", "")
 """Which installation answers: whoever started it asks for it by this mark."""
 
-ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "3"))
 MOST_CONNECTIONS = int(os.environ.get("UCHUU_MOST_CONNECTIONS", "0"))
 """That all processes of this host may ask the database for; 0: nobody counted."""
-ALGEBRA_GIVES_WAY = "UCHUU_ALGEBRA_GIVES_WAY" in os.environ
+ALGEBRA_WORKERS = int(os.environ.get("UCHUU_ALGEBRA_WORKERS", "3"))
 """One more than the cores that long operations may fill: it is left to those who type."""
+ALGEBRA_GIVES_WAY = "UCHUU_ALGEBRA_GIVES_WAY" in os.environ
+"""Whether the algebra's processes leave the processor to others: to those that judge what is typed."""
 ALGEBRA_SECONDS = 12.0
-"""Hard limit of one algebra call; the worker is ended and replaced past it. The core bounds its work by itself:
+"""Hard limit of one algebra call, in seconds of work; the worker is ended and replaced past it. The core bounds its work by itself:
 this is for what nobody foresaw, and far above what a busy machine needs (a killed worker costs everybody)."""
 
 JOBS_AT_ONCE = False
@@ -222,6 +223,6 @@ DOES_JOBS = "UCHUU_JOB_SLOT" in os.environ
 """Whether this process does long work: nobody types here."""
 JOB_SLOT = os.environ.get("UCHUU_JOB_SLOT", "1")
 """Which of the workers for long work this process is: one that starts again takes up what it was doing."""
-JOB_SECONDS = 20
-"""A running job that has said nothing for so long was left lying: it is taken up again."""
+JOB_SECONDS = 60
+"""A running job that has said nothing for so long was left lying: it is taken up again. Longer than a step may take."""
 PROCRASTINATE_ON_APP_READY = None

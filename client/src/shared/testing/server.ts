@@ -6,6 +6,7 @@ import { queries } from './shown'
 export interface Asked {
   method: string
   path: string
+  query: string
   body: Record<string, unknown>
 }
 
@@ -19,6 +20,7 @@ export function fakeServer(answer: Answer): Asked[] {
     const asked = {
       method: request.method,
       path: new URL(request.url).pathname,
+      query: new URL(request.url).search,
       body: text ? JSON.parse(text) : {},
     }
     calls.push(asked)
