@@ -6,7 +6,7 @@ import { queries } from './shown'
 export interface Asked {
   method: string
   path: string
-  query: string
+  query?: string
   body: Record<string, unknown>
 }
 
