@@ -166,7 +166,8 @@ def bench(options: argparse.Namespace) -> int:
         try:
             env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}:{ROOT / 'core'}"}
             for part in served:
-                command = [PYTHON, ROOT / "bench" / f"{part}.py"]
+                # -P: modules of the browser tests are not those of the same name beside the benchmark
+                command = [PYTHON, "-P", ROOT / "bench" / f"{part}.py"]
                 run(part, command, env=env, advice="See above.", shown=True)
         finally:
             TEST_CLUSTER.stop()

@@ -78,17 +78,17 @@ class Host:
         for old in metrics.glob("*.db"):
             old.unlink()
         self.manage("set_up", "--own", advice="Read the message above. Nothing is served yet.")
-        for part, address in self._servers():
+        for _, part, address in self._servers():
             part.begin()
             parts.wait_until(partial(_is_ready, address), part)
         for worker in self._jobs:
             worker.begin()
 
-    def _servers(self) -> "tuple[tuple[_Part, str], ...]":
-        """Return what answers calls, and where; whoever watches the host asks the last one."""
+    def _servers(self) -> "tuple[tuple[str, _Part, str], ...]":
+        """Return what answers calls, by name, and where; whoever watches the host asks the last one."""
         return (
-            (self._verdicts, self.found.for_verdicts),
-            (self._web, self.found["server.listen"]),
+            ("server for verdicts", self._verdicts, self.found.for_verdicts),
+            ("server", self._web, self.found["server.listen"]),
         )
 
     def watch(self) -> None:
@@ -99,9 +99,9 @@ class Host:
         """
         while True:
             time.sleep(0.5)
-            for part, _ in self._servers():
+            for name, part, _ in self._servers():
                 if not part.runs:
-                    self._deaths.told(part.name)
+                    self._deaths.told(name)
                     part.end()
                     part.begin()
             for slot, worker in enumerate(self._jobs, start=1):
@@ -114,7 +114,7 @@ class Host:
             say("Not ready any more; calls in flight are answered …")
             (self.found.state / "draining").touch()
             time.sleep(self.found["server.drain_seconds"])
-        for part, _ in self._servers():
+        for _, part, _ in self._servers():
             part.end(GRACE + 5)
         for worker in self._jobs:
             worker.end()

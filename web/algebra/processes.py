@@ -18,9 +18,8 @@ from algebra import worker
 
 KNOWN = 32
 """So many things that it was last asked about a process is taken to remember."""
-
-
 LEAST = 19
+"""The niceness that leaves the processor to all others."""
 MOST_WAITS = 4
 """So many times its seconds a call may last where others have the processor."""
 _TICKS = os.sysconf("SC_CLK_TCK")

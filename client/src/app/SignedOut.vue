@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Over the page, when the session has ended: one signs in again, and nothing is lost. */
 import { signedOut } from '@/api/client'
+import StayingDialog from '@/shared/page/StayingDialog.vue'
 import { words } from '@/texts/en'
 import SignIn from './SignIn.vue'
 
@@ -11,15 +12,8 @@ defineProps<{
 </script>
 
 <template>
-  <el-dialog
-    :model-value="signedOut"
-    :title="words.signIn.again"
-    :show-close="false"
-    :close-on-click-modal="false"
-    :close-on-press-escape="false"
-    width="24rem"
-  >
+  <StayingDialog :open="signedOut" :title="words.signIn.again" width="24rem">
     <p>{{ words.signIn.againSays }}</p>
     <SignIn v-if="signedOut" :name="name" />
-  </el-dialog>
+  </StayingDialog>
 </template>

@@ -8,10 +8,11 @@ from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
 import pytest
+from config.settings import base
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from algebra.processes import LEAST, Died, Late, Processes
+from algebra.processes import LEAST, MOST_WAITS, Died, Late, Processes
 from algebra.tests import misbehaving
 
 SOON = 0.4
@@ -87,14 +88,17 @@ def test_what_others_do_with_the_processor_is_not_held_against_a_call() -> None:
     alone = Processes(1)
     pid = _pid(alone, None)
     with ThreadPoolExecutor(1) as caller:
-        called = caller.submit(alone.call, misbehaving.work, (SOON,), seconds=5 * SOON)
-        time.sleep(SOON / 4)
         os.kill(pid, signal.SIGSTOP)
-        time.sleep(6 * SOON)
+        called = caller.submit(alone.call, misbehaving.work, (SOON,), seconds=8 * SOON)
+        time.sleep(9 * SOON)
         assert not called.done()
         os.kill(pid, signal.SIGCONT)
         assert called.result() == SOON
     alone.end()
+
+
+def test_a_job_is_not_taken_from_a_worker_that_waits_for_its_call() -> None:
+    assert MOST_WAITS * base.ALGEBRA_SECONDS < base.JOB_SECONDS
 
 
 def test_what_does_nothing_is_not_waited_for_for_ever(processes: Processes) -> None:

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is folded away until somebody wants it: made when it is first opened, and kept from then on. */
-import { ref, watch } from 'vue'
+import { useEver } from '@/shared/composables/useEver'
 
 const open = defineModel<boolean>('open', { default: false })
 defineProps<{
@@ -8,8 +8,7 @@ defineProps<{
   summary?: string
 }>()
 
-const wasOpen = ref(false)
-watch(open, (is) => (wasOpen.value ||= is), { immediate: true })
+const wasOpen = useEver(open)
 </script>
 
 <template>

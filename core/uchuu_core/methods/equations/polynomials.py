@@ -158,9 +158,8 @@ def by_factoring(board: Board, school: str, solve: Callable[[Board], None]) -> N
     """
     line = board.relation
     if not is_product_equal_zero(line, board.unknown):
-        if (
-            len(coefficients(line, board.unknown)) == 2
-        ):  # every linear one is asked: not worked first
+        # every linear equation is asked whether it factors: it is not worked first
+        if len(coefficients(line, board.unknown)) == 2:
             raise OutOfScope("It does not factor over the integers.")
         values = zero_on_one_side(board)
         if len(values) < 2:
