@@ -167,7 +167,7 @@ def bench(options: argparse.Namespace) -> int:
             env = {"PYTHONPATH": f"{ROOT}:{ROOT / 'e2e'}:{WEB}:{ROOT / 'core'}"}
             for part in served:
                 # -P: modules of the browser tests are not those of the same name beside the benchmark
-                command = [PYTHON, "-P", ROOT / "bench" / f"{part}.py"]
+                command: list[str | Path] = [PYTHON, "-P", ROOT / "bench" / f"{part}.py"]
                 run(part, command, env=env, advice="See above.", shown=True)
         finally:
             TEST_CLUSTER.stop()
