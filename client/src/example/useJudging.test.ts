@@ -241,6 +241,18 @@ test('a server that does not answer is told and the lines stay', async () => {
   expect(judging.stops.value[0]).toMatchObject({ text: 'x = 3', mark: 'waiting' })
 })
 
+test('what is tried again is said to have failed no more until it has', async () => {
+  fakeServer(() => Promise.reject(new TypeError('no network')))
+  const { judging } = bench(['x = 3'])
+  await settled(50)
+
+  judging.again()
+  expect(judging.failure.value).toBeNull()
+
+  await settled(50)
+  expect(judging.failure.value?.code).toBe('network')
+})
+
 test('nothing is asked after the place is left', async () => {
   const calls = fakeServer(answers)
   const { draft, leave } = bench()

@@ -189,7 +189,7 @@ export function useJudging(content: Ref<Content>, draft: Ref<string>, ended: Ref
     took,
     /** Judge now, where a slow or stopped server gave no answer. */
     again: () => {
-      last = null
+      last = failure.value = null // said no more: what is waited for is the answer
       void judge(false)
     },
   }

@@ -59,5 +59,10 @@ test('what cannot be forked says why', async () => {
   await settled(1000)
   expect(forks.refused.value).toBe('Not yet.')
   expect(forks.isLooking.value).toBe(false)
+
+  forks.again()
+  expect(forks.refused.value).toBe('') // not said while it is looked for
+  await settled(1000)
+  expect(forks.refused.value).toBe('Not yet.')
   leave()
 })

@@ -39,11 +39,11 @@ export function useForks(
     }
     const control = (current = new AbortController())
     isLooking.value = true
+    refused.value = ''
     try {
       const body = { ...problemOf(content.value), most: wantsMore.value ? MOST : null }
       const found = await result(api.POST('/api/algebra/forks', { body, signal: control.signal }))
       forks.value = found.forks
-      refused.value = ''
     } catch (refusal) {
       if (current !== control || !(refusal instanceof Refusal)) return
       forks.value = []
