@@ -7,6 +7,7 @@ from pathlib import Path
 sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
 
 from app_server import ARGUMENTS
+from bench_page import sign_out
 from playwright.sync_api import Page, expect, sync_playwright
 from school import ADDRESS, NAME, School
 
@@ -72,8 +73,7 @@ def main() -> None:
             for name, sets in SETS.items():
                 _in(page, name)
                 page.evaluate(SHARED, [list(sets), name == "sund"])
-                page.get_by_role("button", name="Sign out").click()
-                expect(page.get_by_label("Password", exact=True)).to_be_visible()
+                sign_out(page)
             _in(page, "ilves")
             page.goto("/department")
             page.get_by_role("link", name="Quadratics that factor").click()

@@ -6,7 +6,7 @@ from collections.abc import Callable, Iterator
 from email.message import EmailMessage
 
 import pytest
-from bench_page import choose
+from bench_page import choose, sign_out
 from django_otp.oath import totp
 from playwright.sync_api import Browser, BrowserContext, Page, expect
 from school import NAME, School
@@ -111,7 +111,7 @@ def test_a_forgotten_password_is_set_anew_by_mail(
     person: Callable[..., Page], school: School
 ) -> None:
     page = person("varga", mail="varga@school.example")
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
     page.get_by_role("button", name="I forgot my password").click()
     page.get_by_label("Name or mail address").fill("varga@school.example")
     page.get_by_role("button", name="Send me a link").click()
@@ -149,7 +149,7 @@ def test_a_second_factor_is_asked_for_and_a_recovery_code_stands_in(
     page = person("ilves")
     _set_second_factor_up(page, "ilves")
     code = page.locator(".codes code").first.inner_text()
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
 
     _sign_in(page, "ilves")
     field = page.get_by_label("Second factor")
@@ -174,7 +174,7 @@ def test_the_schools_sign_in_is_connected_and_opens_the_account(
     room.get_by_role("button", name="Connect your school account").click()
     page.get_by_role("link", name="Ada Sund").click()
     expect(page.get_by_text("From now on your school account opens this account.")).to_be_visible()
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
 
     page.get_by_role("link", name="Sign in with your school account").click()
     page.get_by_role("link", name="Carin Ilves").click()
@@ -227,7 +227,7 @@ def test_a_set_is_shared_copied_and_a_class_is_handed_over(
     giver.goto(f"/sets/{made}")
     giver.get_by_role("button", name="Share with the department").click()
     expect(giver.get_by_role("button", name="Share it no more")).to_be_visible()
-    giver.get_by_role("button", name="Sign out").click()
+    sign_out(giver)
 
     taker = person("moen")
     taker.get_by_role("link", name="Department").click()
@@ -238,7 +238,7 @@ def test_a_set_is_shared_copied_and_a_class_is_handed_over(
     expect(taker.get_by_text("Copied. It is your own now")).to_be_visible()
     taker.get_by_role("link", name="Sets").click()
     expect(taker.get_by_role("link", name="Linear, first hour")).to_be_visible()
-    taker.get_by_role("button", name="Sign out").click()
+    sign_out(taker)
 
     _sign_in(giver, "lind")
     _signed_in(giver, "lind")
@@ -252,7 +252,7 @@ def test_a_set_is_shared_copied_and_a_class_is_handed_over(
     expect(dialog).to_be_hidden()
     giver.get_by_role("link", name="Department").click()
     expect(giver.get_by_text("4b is offered to moen")).to_be_visible()
-    giver.get_by_role("button", name="Sign out").click()
+    sign_out(giver)
 
     _sign_in(taker, "moen")
     _signed_in(taker, "moen")
@@ -298,7 +298,7 @@ def test_the_screens_of_a_school_have_no_barrier(person: Callable[..., Page], of
     page.goto("/account")
     expect(page.get_by_role("heading", name="The school’s sign-in")).to_be_visible()
     assert violations(page) == []
-    page.get_by_role("button", name="Sign out").click()
+    sign_out(page)
     expect(page.get_by_role("button", name="I forgot my password")).to_be_visible()
     assert violations(page) == []
     page.goto("/reset/none.at-all")

@@ -20,6 +20,8 @@ MOST_DEATHS, A_WHILE = 8, 30.0
 
 ANSWERS, JOBS = 15, 19
 """How far they give way to what somebody waits for in the middle of a line: all other calls, and long work."""
+JOBS_AT_HOME = 10
+"""On a computer of one's own other programs are busy, too: long work gives way to who types and gets on beside them."""
 
 
 class Part:

@@ -146,7 +146,7 @@ class JobWorker(parts.Part):
     """A process that does long work; started again when it ends by itself."""
 
     def __init__(self, cluster: Cluster, database: str = "uchuu", slot: int = 1) -> None:
-        super().__init__(f"jobs{slot}-{database}", parts.JOB_COMMAND, parts.JOBS)
+        super().__init__(f"jobs{slot}-{database}", parts.JOB_COMMAND, parts.JOBS_AT_HOME)
         self._cluster, self._database, self._slot = cluster, database, slot
 
     def environment(self) -> dict[str, str]:

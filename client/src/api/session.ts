@@ -31,7 +31,8 @@ export async function beginOwn(name: string, password: string): Promise<void> {
   current.value = await result(api.POST('/api/session/own', { body }))
 }
 
+/** Sign out, also where the page is left before the server has answered. */
 export async function signOut(): Promise<void> {
-  await result(api.DELETE('/api/session'))
+  await result(api.DELETE('/api/session', { keepalive: true }))
   await loadSession()
 }

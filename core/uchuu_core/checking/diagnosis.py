@@ -32,6 +32,7 @@ from uchuu_core.tree.between import places_between
 from uchuu_core.tree.build import terms_of, without_brackets
 from uchuu_core.tree.nodes import (
     Line,
+    Number,
     Quotient,
     Relation,
     Sum,
@@ -46,7 +47,7 @@ _LAST = {
 }
 _PEN = (copying.SIGN_CHANGED, copying.TERM_LOST)
 _CLEARING = {equations.CLEARING_MISSED_TERM.key, equations.MINUS_BEFORE_FRACTION.key}
-"""Errors of clearing denominators: thought of only where one is written."""
+"""Errors of clearing denominators: thought of only where one, or a decimal, is written."""
 _PARTS_A_VISIT = 12
 _MOST_STATES_TWICE = 4
 _MOST_ONCE = 8
@@ -94,7 +95,7 @@ def errors_that_reproduce(before: Line, line: Line, own: tuple[Move, ...] = ()) 
 def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:
     start_shape = unordered(states.start)
     is_pen = moves is _PEN
-    if not any(isinstance(part, Quotient) for part in parts_of(states.start)):
+    if not any(_is_broken(part) for part in parts_of(states.start)):
         moves = tuple(move for move in moves if move.key not in _CLEARING)
     for steps, state in enumerate(states):
         hits = 0
@@ -113,6 +114,11 @@ def _searched(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> 
                     yield _named(Found(move.key, near, steps, step.result), state)
         if hits:
             return
+
+
+def _is_broken(part: Line) -> bool:
+    """Whether it is written as a fraction or as a decimal."""
+    return isinstance(part, Quotient) or (isinstance(part, Number) and not part.is_whole)
 
 
 def _made_twice(states: LawfulStates, target: Target, moves: tuple[Move, ...]) -> Iterator[Found]:

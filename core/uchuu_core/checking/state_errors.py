@@ -15,6 +15,7 @@ from uchuu_core.kernel.points import NotRational, Undefined, value_at
 from uchuu_core.kernel.solutions import SolutionSet
 from uchuu_core.kernel.solving import excluded_points
 from uchuu_core.kernel.written import described
+from uchuu_core.methods.equations.polynomials import is_product_equal_zero
 from uchuu_core.moves.errors import answers, equations, undoing
 from uchuu_core.moves.errors import found_otherwise as errors
 from uchuu_core.tree.build import without_brackets
@@ -74,12 +75,22 @@ def _solution_error(before: Line, line: Line, judgement: Judgement, context: Con
             and (excluded or _holds_squared(before, has, context))
         ):
             return kept
-    if judgement.verdict == "loses" and is_answer and has.points < was.points:
-        if lists_several(before) and _may_have_extra(context.given):
+    if judgement.verdict == "loses" and has.points < was.points:
+        is_listed = lists_several(before)
+        if is_listed and is_answer and _may_have_extra(context.given):
             return answers.SOLUTION_WRONGLY_REJECTED.key
-        if lists_several(before):
+        if is_listed or _stand_as_factors(before, line, context):
             return errors.BRANCH_LOST.key
     return None
+
+
+def _stand_as_factors(before: Line, line: Line, context: Context) -> bool:
+    """Whether all solutions stood in the line before as factors of 0, and *line* has some of them."""
+    return (
+        isinstance(before, Relation)
+        and isinstance(line, (Relation, Either))
+        and is_product_equal_zero(before, context.unknown)
+    )
 
 
 def _is_plain(line: Line) -> bool:

@@ -24,8 +24,8 @@ from uchuu_core.tree.build import (
     total,
     without_brackets,
 )
-from uchuu_core.tree.nodes import Line, Relation, Sum
-from uchuu_core.tree.paths import replace_at, walk
+from uchuu_core.tree.nodes import Line, Quotient, Relation, Sum, Term
+from uchuu_core.tree.paths import letters, replace_at, walk
 from uchuu_core.tree.shape import unordered
 
 _TIDYING = (
@@ -106,6 +106,23 @@ def _every_term_divided(line: Relation) -> Iterator[Line]:
                 )
 
 
+def _cleared_both(line: Relation) -> Iterator[Line]:
+    """Multiply both fractions of ``a/b = c/d`` by both denominators."""
+    left, right = line.left, line.right
+    if line.sign == "=" and isinstance(left, Quotient) and isinstance(right, Quotient):
+        one = product((left.numerator, right.denominator))
+        yield Relation(one, "=", product((right.numerator, left.denominator)))
+
+
+def _over_one_denominator(line: Line) -> Iterator[Line]:
+    """Write a sum of two fractions with letters below over the product of both."""
+    match line:
+        case Sum((Term("+", Quotient(a, b)), Term(("+" | "-") as sign, Quotient(c, d)))):
+            if letters(b) and letters(d) and b != d:
+                top = Sum((Term("+", product((a, d))), Term(sign, product((c, b)))))
+                yield Quotient(top, product((b, d)))
+
+
 def _number_taken_out(line: Line) -> Iterator[Line]:
     """Take the common number of the terms of a sum out in front of a bracket."""
     for path, part in walk(line):
@@ -122,8 +139,10 @@ def _next_to(found: list[Line]) -> Iterator[Line]:
     for line in found:  # grows while it is read
         if isinstance(line, Relation):
             yield from _every_term_divided(line)
+            yield from _cleared_both(line)
         else:
             yield from _number_taken_out(line)
+            yield from _over_one_denominator(line)
         moves = _TIDYING_EQUATIONS if isinstance(line, Relation) else _TIDYING
         parts = places_of(line)
         for move in able(moves, parts.kinds):

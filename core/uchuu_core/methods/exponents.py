@@ -42,6 +42,7 @@ from uchuu_core.tree.nodes import (
     Signed,
 )
 from uchuu_core.tree.paths import parts
+from uchuu_core.tree.shape import unordered
 
 PRIMES, ONE_BASE, LAWS = "prime-factorisation", "same-base", "laws-of-exponents"
 
@@ -296,7 +297,8 @@ def _refusal(school: str) -> Callable[[Posed], str | None]:
             found = _worked(start, school, posed.house.powers_up_to)
         except OutOfScope as reason:
             return reason.message[:1].lower() + reason.message[1:].rstrip(".")
-        return None if found else "it is in simplest form already"
+        comes_back = found and unordered(found[-1].line) == unordered(start)
+        return "it is in simplest form already" if comes_back or not found else None
 
     return refusal
 

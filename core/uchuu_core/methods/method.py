@@ -101,6 +101,7 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
         listed.append(moment)
         if len(listed) > MOST_MOMENTS:
             raise OutOfScope(f"This takes more than {MOST_MOMENTS} steps. Use a smaller problem.")
+    listed = _without_returns(listed)
     turning = _turning_point(listed) if least == KEY else None
     for number, moment in enumerate(listed):
         if moment.weight < least and number < len(listed) - 1 and number != turning:
@@ -110,6 +111,24 @@ def at_density(moments: Iterable[Moment], density: Density) -> list[Moment]:
         written.append(replace(moment, says=says))
         waiting = Says()
     return written
+
+
+def _without_returns(moments: list[Moment]) -> list[Moment]:
+    """Leave out what leads back to a line that is written already: nobody writes one twice."""
+    kept: list[Moment] = []
+    places: dict[str, int] = {}
+    for moment in moments:
+        written = plain(moment.line).replace("*", "")
+        place = places.get(written)
+        if place is None:
+            places[written] = len(kept)
+            kept.append(moment)
+            continue
+        first = kept[place]
+        del kept[place:]
+        kept.append(replace(first, weight=max(first.weight, moment.weight)))
+        places = {form: at for form, at in places.items() if at <= place}
+    return kept
 
 
 def _turning_point(listed: list[Moment]) -> int | None:

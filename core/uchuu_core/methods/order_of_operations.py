@@ -67,6 +67,8 @@ def _is_group(parent: Line, child: Expr, number: int) -> bool:
 
 def _places(node: Expr, path: Path = (), groups: Groups = ()) -> Iterator[_Place]:
     for number, child in enumerate(children(node)):
+        if _is_ready_to_add(node, child):
+            continue
         place = (*path, number)
         inside = (*groups, place) if _is_group(node, child, number) else groups
         yield from _places(child, place, inside)
@@ -80,6 +82,24 @@ def _places(node: Expr, path: Path = (), groups: Groups = ()) -> Iterator[_Place
         yield from _root_or_absolute(node, path, groups)
     elif isinstance(node, Power):
         yield from _fractional_power(node, path, groups)
+
+
+def _is_ready_to_add(node: Expr, child: Expr) -> bool:
+    """Whether *child* is a fraction beside one with its denominator: they are added before they are reduced."""
+    if not (isinstance(node, Sum) and _bottom(child)):
+        return False
+    alike = [term.body for term in node.terms if _bottom(term.body) == _bottom(child)]
+    values = [numeral(part) for part in alike]
+    return len(alike) > 1 and any(value is not None and value.denominator > 1 for value in values)
+
+
+def _bottom(part: Expr) -> str:
+    """Return the number below the bar of a fraction of plain numbers, "" for anything else."""
+    match part:
+        case Quotient(Number(), Number(text), "/"):
+            return text
+        case _:
+            return ""
 
 
 def _root_or_absolute(node: Absolute | Root, path: Path, groups: Groups) -> Iterator[_Place]:
@@ -118,6 +138,10 @@ def _stretched(node: Sum) -> tuple[Sum, int] | None:
     for place, (a, b) in enumerate(itertools.pairwise(values)):
         if a is None or b is None:
             continue
+        if (bottom := _bottom(node.terms[place].body)) and bottom == _bottom(
+            node.terms[place + 1].body
+        ):
+            return None
         below = (a.denominator, b.denominator)
         if below[0] == below[1]:
             return None

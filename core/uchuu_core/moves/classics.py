@@ -100,6 +100,7 @@ _ROOTING = (
 )
 _ADDING = (
     "fraction-add-tops-and-bottoms",
+    "fraction-only-bottoms-added",
     "fraction-top-not-scaled",
     "lcd-one-denominator-swallowed",
     "expression-treated-as-equation",
@@ -191,6 +192,7 @@ _TABLE = (
         "collect-like-radicals",
         "radical-sum-merged",
         "radical-like-radicands-added",
+        "radical-lost-when-joined",
         "radical-number-joined-to-root",
     ),
     _known_for("rationalise", "radical-rationalise-bottom-only", "radical-conjugate-sign"),
@@ -264,6 +266,7 @@ _TABLE = (
     _known_for("both-solutions", "branch-lost", "quad-plus-minus-merged"),
     _known_for("isolate-the-square", "quad-root-taken-termwise", *_ACROSS),
     _known_for("root-both-sides", *_ROOTING),
+    _known_for("absolute-value", "absolute-value-one-case"),
     _known_for(
         "square-never-negative",
         "quad-negative-under-root-ignored",

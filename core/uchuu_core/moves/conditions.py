@@ -181,6 +181,22 @@ class Even:
 
 
 @dataclass(frozen=True, slots=True)
+class Whole:
+    """The variable is a whole number greater than ``least``."""
+
+    name: str
+    least: int
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        return (self.name,)
+
+    def holds(self, bound: Bindings) -> bool:
+        value = numeral(bound[self.name])
+        return value is not None and value.denominator == 1 and value > self.least
+
+
+@dataclass(frozen=True, slots=True)
 class Above:
     """The variable is a number greater than ``bound_below``."""
 

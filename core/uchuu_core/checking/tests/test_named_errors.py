@@ -1,6 +1,8 @@
 """Each error of the catalogue is found from its own example, written out as a student would."""
 
 import pytest
+from hypothesis import assume, given
+from hypothesis import strategies as st
 
 from uchuu_core import check, problem_from
 from uchuu_core.moves.catalogue import ERRORS, wordings
@@ -27,3 +29,17 @@ def test_the_example_of_the_catalogue_is_named(key: str) -> None:
         assert key in error["also"]
     else:
         assert error["id"] == key
+
+
+@given(st.integers(2, 5), st.integers(2, 7), st.integers(2, 7))
+def test_an_error_with_a_power_of_a_product_is_named_whatever_the_exponent(
+    number: int, inner: int, outer: int
+) -> None:
+    assume(inner + outer != inner * outer and number * outer != number**outer)
+    for line, key in (
+        (f"{number**outer}x^{inner + outer}", "exponent-power-of-power-added"),
+        (f"{number * outer}x^{inner * outer}", "exponent-as-multiplier"),
+        (f"{number}x^{inner * outer}", "exponent-power-skips-factor"),
+    ):
+        record = {"task": "simplify", "given": f"({number}x^{inner})^{outer}", "lines": [line]}
+        assert check(problem_from(record))["error"] == key, record

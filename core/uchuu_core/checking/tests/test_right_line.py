@@ -34,9 +34,20 @@ def _error(task: str, given: str, lines: list[str]) -> NamedError:
         ("solve", "x/(x-2) = 2/(x-2)", ["x = 2"], "no solution"),
         ("factor", "x^2-5x-24", ["(x+8)(x-3)"], "(x - 8)(x + 3)"),
         ("factor", "m^2-64", ["(m-8)^2"], "(m + 8)(m - 8)"),
+        ("solve", "x^2-10x+16 = 0", ["(x-2)(x-8) = 0", "x = -2 or x = -8"], "x = 8 or x = 2"),
+        ("solve", "2x^2-5x-3 = 0", ["(2x+1)(x-3) = 0", "x = -1 or x = 3"], "x = 3 or x = -1/2"),
+        ("solve", "x(x-7) = 0", ["x-7 = 0"], "x = 0 or x - 7 = 0"),
+        ("factor", "6x^2-x-12", ["(3x-4)(2x+3)"], "(2x - 3)(3x + 4)"),
         ("evaluate", "13*6-20", ["68-20"], "78 - 20"),
         ("evaluate", "-7-8", ["15"], "-15"),
         ("simplify", "5a+16-2a", ["3a+19"], "3a + 16"),
+        ("solve", "1/x+1/4 = 1/2", ["2/(x+4) = 1/2"], "(4 + x)/(4x) = 1/2"),
+        (
+            "solve",
+            "x^2-8x+5 = 0",
+            ["x = (8+-2sqrt(11))/2", "x = 4+-2sqrt(11)"],
+            "x = 4 ± sqrt(11)",
+        ),
     ],
 )
 def test_it_answers_the_line_that_is_wrong(

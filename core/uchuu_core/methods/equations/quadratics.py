@@ -268,9 +268,11 @@ def by_completing(board: Board) -> None:
     """Leading coefficient 1, constant across, half and square added, root taken.
 
     Raises:
-        OutOfScope: it is not quadratic.
+        OutOfScope: it is not quadratic, or the square stands there alone.
     """
     c, b, a = quadratic(board)
+    if b and isolated(board):
+        raise OutOfScope("The square is complete already.")
     _gathered(board, (c, b, a))
     if a != 1:
         c, b = c / a, b / a

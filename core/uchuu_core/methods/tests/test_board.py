@@ -19,6 +19,8 @@ BOARDS: list[tuple[str, str, str | None, list[str]]] = [
     ("evaluate", "(14+6)/(2*5)", None, ["20/10", "2"]),
     ("evaluate", "sqrt(16)+abs(3-8)", None, ["sqrt(16) + abs(-5)", "4 + 5", "9"]),
     ("evaluate", "2^3^2", None, ["2^9", "512"]),
+    ("evaluate", "9/12+1/12", None, ["5/6"]),
+    ("evaluate", "8/4+1/4", None, ["9/4"]),
     ("simplify", "9t+3-t", None, ["8t + 3"]),
     ("simplify", "5x-(2x-7)", None, ["5x - 2x + 7", "3x + 7"]),
     ("simplify", "2(3a+1)+4a", None, ["6a + 2 + 4a", "10a + 2"]),

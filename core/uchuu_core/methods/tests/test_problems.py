@@ -26,6 +26,7 @@ from uchuu_core.tests.support.oracle import seem_equal
 from uchuu_core.tests.support.problems import EQUATIONS, EXPRESSIONS, Made
 from uchuu_core.tree.nodes import Either, Expr, Line, Outcome, Relation
 from uchuu_core.tree.paths import letters
+from uchuu_core.tree.shape import unordered
 from uchuu_core.working.lines import worked_lines
 
 MANY = int(os.environ.get("UCHUU_WORKED", "6"))
@@ -37,11 +38,17 @@ FORMS = ("rationalised", "positive exponents")
 
 
 def _ends(made: Made) -> dict[str, Line]:
-    """Return the last line of every method; every line is held on the way."""
+    """Return the last line of every method; every line is held on the way, and none is written twice."""
     context = context_of(Problem(made.task, made.given, made.variable, numbers=made.numbers), [])  # type: ignore[arg-type]
     found = {}
     for method in applicable(context.posed, made.task):  # type: ignore[arg-type]
         lines = worked_lines(context, method, "fine")
+        written = [plain(line.moment.line).replace("*", "") for line in lines]
+        assert len(set(written)) == len(written), (made.given, method.key, written)
+        assert unordered(lines[-1].moment.line) != unordered(context.given), (
+            made.given,
+            method.key,
+        )
         found[method.key] = lines[-1].moment.line
     return found
 

@@ -18,6 +18,7 @@ from sympy.parsing.sympy_parser import (
 
 from uchuu_core import check, problem_from, work
 from uchuu_core.answers.worked import Worked
+from uchuu_core.failures import MethodDoesNotApply
 from uchuu_core.notation import read
 from uchuu_core.tests.support.oracle import NoValue
 from uchuu_core.tests.support.oracle import value as value_near
@@ -167,10 +168,17 @@ def test_a_formula_is_solved_for_any_letter_and_holds_as_somebodys_line(
     _held("solve", text, found["answer"], variable=letter)
 
 
+@pytest.mark.parametrize("text", ["(x-4)^2 = 9", "x^2+6x+9 = 7"])
+def test_a_square_that_is_complete_is_not_completed(text: str) -> None:
+    with pytest.raises(MethodDoesNotApply, match="complete"):
+        _worked("solve", text, method="complete-the-square")
+
+
 @pytest.mark.parametrize(
     ("task", "text"),
     [("simplify", "(x+5)/x"), ("simplify", "2sqrt(3) + 5sqrt(2)"), ("expand", "x^2 + 3x"),
-     ("simplify", "x^2/(x^2+2)"), ("evaluate", "3/4"), ("factor", "(x+1)(x+2)")],
+     ("simplify", "x^2/(x^2+2)"), ("evaluate", "3/4"), ("factor", "(x+1)(x+2)"),
+     ("simplify", "6x^2"), ("simplify", "4*3^x"), ("simplify", "10x^3/(21y^2)")],
 )  # fmt: skip
 def test_what_is_finished_already_says_why_and_has_no_lines(task: str, text: str) -> None:
     found = _worked(task, text)

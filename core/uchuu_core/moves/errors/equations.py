@@ -13,7 +13,18 @@ from uchuu_core.moves.laws.expanding import (
 )
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Outcome, Quotient, Relation, Signed, Sum, Term
+from uchuu_core.tree.nodes import (
+    Expr,
+    Line,
+    Number,
+    Outcome,
+    Product,
+    Quotient,
+    Relation,
+    Signed,
+    Sum,
+    Term,
+)
 from uchuu_core.tree.paths import letters
 
 
@@ -84,6 +95,8 @@ PART_OF_SIDE_DIVIDED = Move(
         Rewrite("a*x + b = c", "x + b/a = c", (Numeral("a"), NotNumeral("x"))),
         Rewrite("a*x + b = c + d", "x + b/a = c/a + d", (Numeral("a"), NotNumeral("x"))),
         Rewrite("a*x + b = c + d", "x + b = c/a + d", (Numeral("a"), NotNumeral("x"))),
+        Rewrite("a*x = c + d", "x = c + d/a", (NotNumeral("x"),)),
+        Rewrite("a*x = c - d", "x = c - d/a", (NotNumeral("x"),)),
     ),
     distorts="divide-both-sides",
     examples=(Example("5x+10=45", "x+10=45/5"),),
@@ -160,19 +173,26 @@ EQUALS_ZERO_LOST = Move(
 
 
 def _denominator(term: Term) -> int:
-    """Return the whole number under the bar of *term*, 1 when there is none."""
+    """Return the whole number under the bar of *term*, what makes its decimal whole, 1 where there is neither."""
     match term.body:
         case Quotient(_, Number() as below, "/") if below.is_whole and below.value > 0:
             return int(below.text)
+        case Number() | Product():
+            first = build.factors_of(term.body)[0]
+            return 10 ** len(first.text.partition(".")[2]) if isinstance(first, Number) else 1
         case _:
             return 1
 
 
+def _has_bar(term: Term) -> bool:
+    return isinstance(term.body, Quotient) and _denominator(term) > 1
+
+
 def _cleared(term: Term, factor: int) -> Term:
     """Return *term* times *factor*, the bar gone where it divides out."""
-    below = _denominator(term)
-    top = term.body.numerator if isinstance(term.body, Quotient) and below > 1 else term.body
-    return Term(term.sign, _multiplied(factor // below, top))
+    if isinstance(term.body, Quotient) and (below := _denominator(term)) > 1:
+        return Term(term.sign, _multiplied(factor // below, term.body.numerator))
+    return Term(term.sign, _multiplied(factor, term.body))
 
 
 def _multiplied(factor: int, node: Expr) -> Expr:
@@ -187,18 +207,18 @@ def cleared_terms(terms: tuple[Term, ...]) -> list[Term] | None:
 
 
 def _missed_terms(line: Line) -> Iterator[Line]:
-    """Clear the denominators of an equation but leave some whole terms as they were."""
+    """Clear the denominators, or the decimals, of an equation but leave some terms without a bar as they were."""
     if not (isinstance(line, Relation) and line.sign == "="):
         return
     left, right = build.terms_of(line.left), build.terms_of(line.right)
     terms = [*left, *right]
     factor = lcm(*(_denominator(term) for term in terms))
-    whole = [n for n, t in enumerate(terms) if _denominator(t) == 1 and t.body != build.ZERO]
-    if factor == 1 or not whole or not 2 < len(terms) <= 8:
+    barless = [n for n, t in enumerate(terms) if not _has_bar(t) and t.body != build.ZERO]
+    if factor == 1 or not barless or not 2 < len(terms) <= 8:
         return
-    for kept in choices((True, False), repeat=len(whole)):
-        missed = {n for n, keep in zip(whole, kept, strict=True) if keep}
-        if not missed:
+    for kept in choices((True, False), repeat=len(barless)):
+        missed = {n for n, keep in zip(barless, kept, strict=True) if keep}
+        if not missed or all(n in missed or _denominator(t) == 1 for n, t in enumerate(terms)):
             continue
         new = [t if n in missed else _cleared(t, factor) for n, t in enumerate(terms)]
         yield Relation(build.total(new[: len(left)]), "=", build.total(new[len(left) :]))

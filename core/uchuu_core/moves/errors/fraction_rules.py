@@ -104,6 +104,18 @@ MINUS_ON_SQUARE = error_of(
     "5-x^2+2x*3+3^2",
     "5+(x+3)^2",
 )
+ONLY_BOTTOMS_ADDED = error_of(
+    "fraction-only-bottoms-added",
+    (
+        Rewrite("a/b + a/d", "a/(b+d)"),
+        Rewrite("a/b - a/d", "a/(b-d)", (Different("b", "d"),)),
+        Rewrite("a^(-n) + b^(-n)", "1/(a^n+b^n)", (Different("a", "b"),)),
+    ),
+    "1/3+1/5",
+    "1/(3+5)",
+    "(1/3)(1/5)",
+    common=Common.NOW_AND_THEN,
+)
 
 ERRORS = (
     WHOLE_TIMES_BOTH,
@@ -117,4 +129,5 @@ ERRORS = (
     ONE_DENOMINATOR_SWALLOWED,
     BRACKET_FORGOTTEN,
     MINUS_ON_SQUARE,
+    ONLY_BOTTOMS_ADDED,
 )

@@ -16,9 +16,18 @@ from uchuu_core.moves.conditions import (
 )
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Quotient, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Mixed, Number, Quotient, Sum, Term
 
 _FOUR = (Numeral("b"), Numeral("d"))
+
+
+def _parts_added(part: Line) -> Iterator[Line]:
+    """Write ``2 1/3 + 1 1/2`` as ``3 2/5``."""
+    match part:
+        case Sum((Term("+", Mixed() as one), Term("+", Mixed() as other))):
+            top, bottom = one.numerator + other.numerator, one.denominator + other.denominator
+            yield Mixed(one.whole + other.whole, top, bottom)
+
 
 ADD_TOPS_AND_BOTTOMS = Move(
     key="fraction-add-tops-and-bottoms",
@@ -28,8 +37,9 @@ ADD_TOPS_AND_BOTTOMS = Move(
         Rewrite("a/b - c/d", "(a-c)/(b+d)"),
         Rewrite("a/b - c/d", "(a-c)/(b-d)", (Different("b", "d"), Unsigned("c"))),
     ),
+    function=_parts_added,
     distorts="add-fractions",
-    examples=(Example("1/3+2/5", "(1+2)/(3+5)"),),
+    examples=(Example("1/3+2/5", "(1+2)/(3+5)"), Example("2 1/3+1 1/2", "3 2/5")),
     refuses=("1/3*2/5",),
     common=Common.IN_EVERY_CLASS,
 )

@@ -3,6 +3,7 @@
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import (
     Above,
+    Different,
     Divides,
     NoFraction,
     NotNumeral,
@@ -24,6 +25,9 @@ ADD_BEFORE_MULTIPLY = Move(
         Rewrite("a + b÷c*d", "(a+b)÷(c*d)", _PLAIN),
         Rewrite("a + b÷c*d", "(a+b)÷c*d", _PLAIN),
         Rewrite("a + b÷c", "b÷(a+c)", _PLAIN),
+        Rewrite("b÷c - a", "b÷(c-a)", _PLAIN),
+        Rewrite("a + b/c", "b/(c+a)", (Divides("b", "c"), NumberOrSum("a"))),
+        Rewrite("b/c - a", "b/(c-a)", (Divides("b", "c"), NumberOrSum("a"), Different("a", "c"))),
     ),
     distorts="multiply-numbers",
     examples=(Example("20-6*3", "(20-6)*3"), Example("4*5+3", "4*(5+3)")),

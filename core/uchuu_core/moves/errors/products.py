@@ -91,6 +91,7 @@ COEFFICIENTS_ADDED = error_of(
     (
         Rewrite("(a*x)*b", "(a+b)*x", _LIKE),
         Rewrite("a*x*b", "(a+b)*x", _LIKE),
+        Rewrite("(a*sqrt(c))*(b*sqrt(d))", "(a+b)*sqrt(c*d)", (Numeral("a"), Numeral("b"))),
     ),
     "3x*2",
     "(3+2)x",

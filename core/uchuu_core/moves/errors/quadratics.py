@@ -138,7 +138,11 @@ def _coefficient_kept(line: Line) -> Iterator[Line]:
 def _merged(line: Line) -> Iterator[Line]:
     """Return ``x = ±(a + b)`` for ``x = a ± b``."""
     match line:
-        case Relation(Symbol() as x, "=", Sum((first, Term("+-", second)))):
+        case Relation(
+            Symbol() as x,
+            "=",
+            Sum((first, Term("+-", second))) | Sum((Term("+", Signed("+-", second)), first)),
+        ):
             a, b = numeral(build.total((first,))), numeral(second)
             if a is not None and b is not None and a:
                 for value in (a + b, abs(a) + b, abs(a + b)):

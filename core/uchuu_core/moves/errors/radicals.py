@@ -1,6 +1,7 @@
 """Errors with radicals."""
 
 from collections.abc import Iterator
+from itertools import islice, product
 from math import isqrt
 
 from uchuu_core.moves.conditions import Above, Different, NotNumeral, Numeral, Unsigned, numeral
@@ -8,8 +9,22 @@ from uchuu_core.moves.errors.factoring import square_root
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Either, Line, Number, Relation, Root, Signed, Sum, Term
+from uchuu_core.tree.nodes import (
+    Either,
+    Expr,
+    Line,
+    Number,
+    Power,
+    Relation,
+    Root,
+    Signed,
+    Sum,
+    Term,
+)
 from uchuu_core.tree.paths import letters
+
+MOST_FRONTS = 8
+"""Of so many ways to leave a square in front each is looked at."""
 
 SUM_MERGED = Move(
     key="radical-sum-merged",
@@ -57,18 +72,41 @@ SPLIT_OVER_SUM = Move(
 
 
 def _square_in_front(part: Line) -> Iterator[Line]:
-    """Return ``4√5`` for ``√20``: the square factor itself stands in front."""
-    match part:
-        case Root(2, Number() as inside) if inside.is_whole and inside.value < 10**6:
-            number = int(inside.text)
-            if isqrt(number) ** 2 == number:
-                return
-            for root in range(2, 1000):
-                if number % root**2 == 0:
-                    rest = Root(2, Number(str(number // root**2)))
-                    yield build.product((Number(str(root**2)), rest))
-                if root**2 > number:
-                    return
+    """Return ``4√5`` for ``√20``, ``5x²·√(2x)`` for ``√(50x³)``: a square itself stands in front."""
+    if not isinstance(part, Root) or part.index != 2:
+        return
+    number, rest = coefficient_and_rest(part.radicand)
+    if number.denominator != 1 or not 0 < number < 10**6:
+        return
+    powers = [_halved(factor) for factor in build.factors_of(rest)] if rest != build.ONE else []
+    for root in _roots_of_squares(int(number), largest=bool(powers)):
+        squares = [(build.number(root), build.number(root**2))] if root > 1 else []
+        squares += [square for square, _ in powers if square is not None]
+        kept = [build.number(number / root**2), *(left for _, left in powers)]
+        inside = build.product(part for part in kept if part != build.ONE)
+        for front in islice(product(*squares), 1, MOST_FRONTS):  # the first has every root taken
+            if inside != build.ONE:
+                yield build.product((*front, Root(2, inside)))
+            elif front != tuple(square for _, square in squares):
+                yield build.product(front)
+
+
+def _roots_of_squares(number: int, largest: bool) -> list[int]:
+    """Return the roots of the square factors of *number* above 1; of the *largest* alone, 1 where it has none."""
+    roots = [root for root in range(2, isqrt(number) + 1) if number % root**2 == 0]
+    if largest:
+        return roots[-1:] or [1]
+    return [] if isqrt(number) ** 2 == number else roots
+
+
+def _halved(factor: Expr) -> tuple[tuple[Expr, Expr] | None, Expr]:
+    """Return the root of the largest square in a factor and this square, None without one, and what is left."""
+    match factor:
+        case Power(base, Number() as exponent) if exponent.is_whole and exponent.value > 1:
+            half, odd = divmod(int(exponent.value), 2)
+            rooted = base if half == 1 else Power(base, Number(str(half)))
+            return (rooted, Power(base, Number(str(2 * half)))), base if odd else build.ONE
+    return None, factor
 
 
 FACTOR_NOT_ROOTED = Move(
@@ -80,7 +118,11 @@ FACTOR_NOT_ROOTED = Move(
     ),
     function=_square_in_front,
     distorts="split-root",
-    examples=(Example("sqrt(9*7)", "9sqrt(7)"), Example("sqrt(20)", "4sqrt(5)")),
+    examples=(
+        Example("sqrt(9*7)", "9sqrt(7)"),
+        Example("sqrt(20)", "4sqrt(5)"),
+        Example("sqrt(50x^3)", "5x^2*sqrt(2x)"),
+    ),
     refuses=("sqrt(9+7)",),
 )
 

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from math import isqrt
 
-from uchuu_core.moves.conditions import Different, NotNumeral, Numeral, numeral
+from uchuu_core.moves.conditions import Different, IsNot, NotNumeral, Numeral, numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest
 from uchuu_core.moves.move import Common, Rewrite, error_in_part, error_of
 from uchuu_core.tree import build
@@ -47,6 +47,8 @@ def _index_as_divisor(part: Line) -> Iterator[Line]:
             yield build.number(inside / part.index)
 
 
+_NUMBERS = (Numeral("a"), Numeral("b"))
+
 PRODUCT_ADDED = error_of(
     "radical-product-added",
     (
@@ -80,6 +82,9 @@ DIVIDED_INTO_RADICAND = error_of(
     (
         Rewrite("sqrt(a)/b", "sqrt(a/b)", (Numeral("b"),)),
         Rewrite("(c*sqrt(a))/b", "c*sqrt(a/b)", (Numeral("b"), Numeral("c"))),
+        Rewrite("(c+sqrt(a))/b", "c/b + sqrt(a/b)", (Numeral("b"), Numeral("c"))),
+        Rewrite("(c-sqrt(a))/b", "c/b - sqrt(a/b)", (Numeral("b"), Numeral("c"))),
+        Rewrite("b/sqrt(a)", "sqrt(b/a)", (Numeral("b"), IsNot("b", 1))),
     ),
     "sqrt(20)/2",
     "sqrt(20/2)",
@@ -113,10 +118,26 @@ SQUARED_TWICE = error_of(
         Rewrite("sqrt(a)*sqrt(a)", "a^2"),
         Rewrite("sqrt(a)^2", "a^2"),
         Rewrite("(b*sqrt(a))^2", "b^2*a^2", (Numeral("b"), NotNumeral("a"))),
+        Rewrite("(b+sqrt(a))*(b-sqrt(a))", "b^2-a^2"),
+        Rewrite("c/(b-sqrt(a))", "(c*(b+sqrt(a)))/(b^2-a^2)"),
+        Rewrite("c/(b+sqrt(a))", "(c*(b-sqrt(a)))/(b^2-a^2)"),
     ),
     "sqrt(5)*sqrt(5)",
     "5^2",
     "sqrt(5)*sqrt(3)",
+)
+LOST_WHEN_JOINED = error_of(
+    "radical-lost-when-joined",
+    (
+        Rewrite("a*sqrt(c) - b*sqrt(c)", "a - b", _NUMBERS),
+        Rewrite("a*sqrt(c) + b*sqrt(c)", "a + b", _NUMBERS),
+        Rewrite("a*cbrt(c) - b*cbrt(c)", "a - b", _NUMBERS),
+        Rewrite("a*cbrt(c) + b*cbrt(c)", "a + b", _NUMBERS),
+    ),
+    "6sqrt(2)-4sqrt(2)",
+    "6-4",
+    "6sqrt(2)/(4sqrt(2))",
+    common=Common.NOW_AND_THEN,
 )
 
 ERRORS = (
@@ -128,4 +149,5 @@ ERRORS = (
     HALVED,
     INDEX_AS_DIVISOR,
     SQUARED_TWICE,
+    LOST_WHEN_JOINED,
 )

@@ -139,6 +139,14 @@ ONES_ONE_SIDE = error_on_line(
     common=Common.NOW_AND_THEN,
     is_invited=False,
 )
+ABSOLUTE_ONE_CASE = error_of(
+    "absolute-value-one-case",
+    (Rewrite("abs(a) = b", "a = b"),),
+    "abs(x-3)=5",
+    "x-3=5",
+    "x-3=5",
+    common=Common.IN_EVERY_CLASS,
+)
 
 ERRORS = (
     DIVIDED_UPSIDE_DOWN,
@@ -151,4 +159,5 @@ ERRORS = (
     ROOTED_INSTEAD,
     OTHER_COEFFICIENT,
     ONES_ONE_SIDE,
+    ABSOLUTE_ONE_CASE,
 )

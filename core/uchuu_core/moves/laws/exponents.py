@@ -8,7 +8,7 @@ from uchuu_core.lawbook.exponents import (
     ONE_OVER_THE_POWER,
     POWER_TO_EVERY_FACTOR_OF,
 )
-from uchuu_core.moves.conditions import Different, Even, Numeral, Unsigned
+from uchuu_core.moves.conditions import Different, Even, Numeral, Unsigned, Whole
 from uchuu_core.moves.move import Example, Move, Rewrite
 
 PRODUCT_OF_POWERS = Move(
@@ -32,26 +32,32 @@ PRODUCT_OF_POWERS = Move(
 POWER_OF_POWER = Move(
     key="power-of-power",
     says=EXPONENTS_MULTIPLIED,
-    rewrites=(Rewrite("(a^m)^n", "a^(m*n)", (Numeral("n", positive=True), Even("n", odd=True))),),
-    examples=(Example("(x^2)^3", "x^(2*3)"), Example("(k^(-2))^5", "k^((-2)*5)")),
-    refuses=("x^2*x^3", "(x^2+1)^3"),
+    rewrites=(
+        Rewrite("(a^m)^n", "a^(m*n)", (Numeral("n", positive=True), Even("n", odd=True))),
+        Rewrite("(a^m)^n", "a^(m*n)", (Whole("m", 0), Whole("n", 1), Even("n"))),
+    ),
+    examples=(
+        Example("(x^2)^3", "x^(2*3)"),
+        Example("(k^(-2))^5", "k^((-2)*5)"),
+        Example("(x^3)^4", "x^(3*4)"),
+    ),
+    refuses=("x^2*x^3", "(x^2+1)^3", "(x^2)^(1/2)"),
 )
 POWER_OF_PRODUCT = Move(
     key="power-of-product",
     says=POWER_TO_EVERY_FACTOR_OF,
     rewrites=(
-        Rewrite("(a*b)^3", "a^3*b^3"),
-        Rewrite("(a*b)^2", "a^2*b^2"),
-        Rewrite("(a/b)^2", "a^2/b^2"),
-        Rewrite("(a/b)^3", "a^3/b^3"),
+        Rewrite("(a*b)^n", "a^n*b^n", (Whole("n", 1),)),
+        Rewrite("(a/b)^n", "a^n/b^n", (Whole("n", 1),)),
     ),
     examples=(
         Example("(2x)^3", "2^3*x^3"),
         Example("(5y)^2", "5^2*y^2"),
         Example("(x/3)^2", "x^2/3^2"),
         Example("(2/y)^3", "2^3/y^3"),
+        Example("(3y^2)^4", "3^4*(y^2)^4"),
     ),
-    refuses=("(2+x)^3", "2x^3"),
+    refuses=("(2+x)^3", "2x^3", "(2x)^(1/2)"),
 )
 NEGATIVE_EXPONENT = Move(
     key="negative-exponent",
