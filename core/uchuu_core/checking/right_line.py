@@ -32,11 +32,12 @@ from uchuu_core.tree.nodes import (
     Line,
     Outcome,
     Product,
+    Quotient,
     Relation,
     Sum,
     Symbol,
 )
-from uchuu_core.tree.paths import letters
+from uchuu_core.tree.paths import letters, parts
 from uchuu_core.tree.shape import unordered
 
 MOST_STATES = 60
@@ -163,6 +164,7 @@ def _on_one_side(start: Line, wrong: Line, context: Context) -> Iterator[Line]:
 def _nearest(wrong: Line, lines: list[Line], start: Line, context: Context) -> Line | None:
     """Return the line most like *wrong*, of its kind, which is not the line before."""
     states, several = _states_values(wrong, context), lists_several(start)
+    below = _letters_below(start) | _letters_below(wrong)
     others = [
         line
         for line in lines
@@ -170,9 +172,20 @@ def _nearest(wrong: Line, lines: list[Line], start: Line, context: Context) -> L
         and _is_of_a_kind(line, wrong)
         and (not states or _states_values(line, context) or isinstance(line, Outcome))
         and (not several or lists_several(line))
+        and (not isinstance(line, Relation) or _letters_below(line) <= below)
         and "(±" not in plain(line)  # nobody writes it so
     ]
     return max(others, key=lambda line: _alike(line, wrong), default=None)
+
+
+def _letters_below(line: Line) -> set[str]:
+    """Return the letters that stand in denominators."""
+    return {
+        letter
+        for part in parts(line)
+        if isinstance(part, Quotient)
+        for letter in letters(part.denominator)
+    }
 
 
 def _is_of_a_kind(line: Line, other: Line) -> bool:

@@ -32,4 +32,5 @@ PREFERRED = (
     _wins("like-invisible-one", "lineq-one-side-only"),
     _wins("lineq-clearing-missed-term", "lineq-one-side-only"),
     _wins("gcf-one-vanishes", "lineq-one-side-only"),
+    _wins("distribute-minus-first-term-only", "like-unlike-terms-joined"),
 )

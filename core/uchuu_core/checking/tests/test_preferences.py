@@ -44,6 +44,11 @@ WITNESSES = {
     ("lineq-clearing-missed-term", "lineq-one-side-only"): ("solve", "x/2+x/3=10", "3x+2x=10"),
     ("like-invisible-one", "lineq-one-side-only"): ("solve", "k=3x+x", "k=3x"),
     ("gcf-one-vanishes", "lineq-one-side-only"): ("solve", "k=9x+9", "k=9x"),
+    ("distribute-minus-first-term-only", "like-unlike-terms-joined"): (
+        "solve",
+        "2(x+1)-1(x-1)=5",
+        "2x+2-x-1=5",
+    ),
 }
 
 

@@ -1,6 +1,7 @@
 """Errors with powers."""
 
 from collections.abc import Callable, Iterator
+from fractions import Fraction
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import (
@@ -14,7 +15,8 @@ from uchuu_core.moves.conditions import (
 )
 from uchuu_core.moves.move import Common, Effect, Example, Move, Rewrite
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Number, Power, Quotient, Relation, Sum, Term
+from uchuu_core.tree.paths import replace_at, walk
 
 
 def _in_quotient(joined: Callable[[Expr, Expr], Expr | None]) -> Callable[[Line], Iterator[Line]]:
@@ -41,16 +43,45 @@ def _base_rewritten(part: Line) -> Iterator[Line]:
     """Write ``8^(x + 2)`` as ``2^(3x + 2)``: only the first term of the exponent is multiplied."""
     if not (isinstance(part, Power) and isinstance(part.exponent, Sum)):
         return
-    value = numeral(part.base)
+    for root, power in _as_power(part.base):
+        if power > 1:
+            yield Power(Number(str(root)), _first_term_times(power, part.exponent))
+
+
+def _as_power(base: Expr) -> Iterator[tuple[int, int]]:
+    """Yield every root and power that a whole number is: of 8, 2 and 3, then 8 and 1."""
+    value = numeral(base)
     if value is None or value.denominator != 1 or not 1 < value < 10**6:
         return
-    first, *others = part.exponent.terms
-    for root in range(2, 32):
-        for power in range(2, 20):
-            if root**power == value:
-                body = build.product((Number(str(power)), first.body))
-                exponent = Sum((Term(first.sign, body), *others))
-                yield Power(Number(str(root)), exponent)
+    yield from ((r, p) for r in range(2, 32) for p in range(2, 20) if r**p == value)
+    yield int(value), 1
+
+
+def _bases_rewritten(line: Line) -> Iterator[Line]:
+    """Do so at every power of a line, or write ``27^x = 9^(x + 1)`` as ``3x = 2x + 1`` at once."""
+    for path, part in walk(line):
+        yield from (replace_at(line, path, new) for new in _base_rewritten(part))
+    match line:
+        case Relation(Power(one, left), "=", Power(other, right)):
+            for root, power in _as_power(one):
+                for same, by in _as_power(other):
+                    if root == same:
+                        yield from _equated((power, left), (by, right))
+
+
+def _equated(left: tuple[int, Expr], right: tuple[int, Expr]) -> Iterator[Line]:
+    """Yield both exponents, times their powers, as equal: of one only the first term is multiplied."""
+    whole = [build.times(Fraction(power), exponent) for power, exponent in (left, right)]
+    for place, (power, exponent) in enumerate((left, right)):
+        if power > 1 and isinstance(exponent, Sum):
+            sides = [*whole[:place], _first_term_times(power, exponent), *whole[place + 1 :]]
+            yield Relation(sides[0], "=", sides[1])
+
+
+def _first_term_times(power: int, exponent: Expr) -> Expr:
+    first, *others = build.terms_of(exponent)
+    body = build.times(Fraction(power), first.body)
+    return build.total((Term(first.sign, body), *others))
 
 
 AS_MULTIPLIER = Move(
@@ -197,7 +228,8 @@ RATIONAL_SWAPPED = Move(
 UNBRACKETED = Move(
     key="expeq-exponent-unbracketed",
     effect=Effect.WRONG,
-    function=_base_rewritten,
+    function=_bases_rewritten,
+    whole_line=True,
     rewrites=(
         Rewrite("(a^k)^(x+b)", "a^(k*x+b)", (NotNumeral("x"), Above("k", 1))),
         Rewrite("(a^k)^(x-b)", "a^(k*x-b)", (NotNumeral("x"), Above("k", 1))),

@@ -1,39 +1,50 @@
 """Errors with products and like terms: a part lost, added instead of multiplied, or met by the wrong partner."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from itertools import pairwise
 
 from uchuu_core.lawbook.law import Family
 from uchuu_core.moves.conditions import Different, Letter, NotNumeral, Numeral, Unsigned, numeral
 from uchuu_core.moves.move import Common, Rewrite, error_in_part, error_of
 from uchuu_core.tree import build
 from uchuu_core.tree.nodes import Expr, Line, Sum
+from uchuu_core.tree.paths import letters
 
 
-def _values(part: Line) -> Iterator[tuple[int, int]]:
-    """Yield two neighbouring plain terms of a sum, with their signs."""
-    if isinstance(part, Sum) and len(part.terms) == 2:
-        first, second = (numeral(build.total((term,))) for term in part.terms)
-        if (
-            first is not None
-            and second is not None
-            and first.denominator == second.denominator == 1
-        ):
-            yield int(first), int(second)
+def _joined(part: Line, values: Callable[[int, int], Iterator[int]]) -> Iterator[Line]:
+    """Join two neighbouring plain terms of a sum, with their signs, to one of *values*; all others hold letters."""
+    if not isinstance(part, Sum):
+        return
+    for place, (one, other) in enumerate(pairwise(part.terms)):
+        first, second = numeral(build.total((one,))), numeral(build.total((other,)))
+        rest = (*part.terms[:place], *part.terms[place + 2 :])
+        if first is None or second is None or not all(letters(term.body) for term in rest):
+            continue
+        if first.denominator == second.denominator == 1:
+            for value in values(int(first), int(second)):
+                now = build.terms_of(build.number(value))
+                yield build.total((*part.terms[:place], *now, *part.terms[place + 2 :]))
 
 
 def _negatives_subtracted(part: Line) -> Iterator[Line]:
     """Write ``−3 − 5`` as ``−2``."""
-    for first, second in _values(part):
+
+    def values(first: int, second: int) -> Iterator[int]:
         if first < 0 and second < 0 and first != second:
-            yield build.number(-abs(first - second))
-            yield build.number(abs(first - second))
+            yield -abs(first - second)
+            yield abs(first - second)
+
+    return _joined(part, values)
 
 
 def _smaller_from_larger(part: Line) -> Iterator[Line]:
     """Write ``2 − 7`` as ``5``."""
-    for first, second in _values(part):
+
+    def values(first: int, second: int) -> Iterator[int]:
         if 0 < first < -second:
-            yield build.number(-second - first)
+            yield -second - first
+
+    return _joined(part, values)
 
 
 def _products_missed(part: Line) -> Iterator[Line]:
