@@ -16,6 +16,7 @@ from uchuu_core.lawbook.fractions import (
     TOPS_OVER_ONE_DENOMINATOR,
 )
 from uchuu_core.lawbook.numbers import (
+    AS_MIXED,
     DECIMALS_AS_FRACTIONS,
     FORM_OF_ONE,
     FRACTIONS_MULTIPLIED,
@@ -36,6 +37,7 @@ from uchuu_core.tree.nodes import (
     Either,
     Expr,
     Line,
+    Mixed,
     Number,
     Power,
     Product,
@@ -70,6 +72,12 @@ def _form_of_one(old: Line, new: Line, _ring: Ring) -> Says | None:
             rest = build.product(f for n, f in enumerate(new.factors) if n != place)
             if unordered(rest) == unordered(old):
                 return FORM_OF_ONE(factor)
+    return None
+
+
+def _mixed(old: Line, new: Line, _ring: Ring) -> Says | None:
+    if isinstance(new, Mixed) and isinstance(old, Quotient) and numeral(old) == new.value:
+        return AS_MIXED(fraction=old, value=new)
     return None
 
 
@@ -208,6 +216,7 @@ def _fractions_multiplied(old: Line, new: Line, _ring: Ring) -> Says | None:
 
 _LOOKS: tuple[Seen, ...] = (
     _form_of_one,
+    _mixed,
     _decimal,
     _roots,
     _powers,

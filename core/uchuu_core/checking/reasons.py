@@ -20,6 +20,7 @@ from uchuu_core.checking.worked_reasons import (
     is_short,
     joined_by_method,
     joined_from_here,
+    said_but_for_numbers,
     said_by_method,
 )
 from uchuu_core.failures import Failure
@@ -87,7 +88,7 @@ def said_at(posed: Posed, before: Line, line: Line, asked: Asked, ring: Ring) ->
     found = list(_found(posed, start, end, asked, ring))
     return _shortest(
         [*found, joined] if isinstance(start, Relation) else [*found[:1], joined, *found[1:]]
-    )
+    ) or said_but_for_numbers(posed, before, line, asked)
 
 
 def _shortest(found: Iterable[Says | None]) -> Says | None:

@@ -1,11 +1,18 @@
 """The light tidying that a writer does without thinking: signs merged, numbers of a term joined."""
 
+from fractions import Fraction
+from functools import lru_cache
+from math import prod
 from typing import Any
 
+from uchuu_core.moves.conditions import numeral
 from uchuu_core.moves.laws.expanding import coefficient_and_rest, joined_powers
 from uchuu_core.tree import build
-from uchuu_core.tree.nodes import Line, Product, Quotient, Signed, Sum
+from uchuu_core.tree.nodes import Line, Number, Power, Product, Quotient, Signed, Sum
 from uchuu_core.tree.paths import letters, rebuild
+
+MOST_POWER = 6
+"""Powers of plain numbers up to this are worked out without thinking."""
 
 
 def signs_merged(line: Line) -> Line:
@@ -17,6 +24,35 @@ def signs_merged(line: Line) -> Line:
         return part
 
     return rebuild(line, change)  # type: ignore[no-any-return]
+
+
+@lru_cache(maxsize=4096)
+def worked_out(line: Line) -> Line:
+    """Return *line* with its plain numbers worked out, and no 1 as a factor: roots and letters stand."""
+    return rebuild(line, _worked_out)  # type: ignore[no-any-return]
+
+
+def _worked_out(part: Any) -> Any:
+    match part:
+        case Signed("-"):
+            value = numeral(part.body)
+            return part if value is None else build.number(-value)
+        case Sum(terms):
+            values = [numeral(term.body) for term in terms]
+            if None in values or any(term.sign == "+-" for term in terms):
+                return part
+            signed = zip(terms, values, strict=True)
+            return build.number(sum(-v if term.sign == "-" else v for term, v in signed))  # type: ignore[misc,operator]
+        case Product(factors):
+            numbers = [value for value in map(numeral, factors) if value is not None]
+            rest = [factor for factor in factors if numeral(factor) is None]
+            return build.times(prod(numbers, start=Fraction(1)), build.product(rest))
+        case Power(base, Number() as exponent) if (
+            exponent.is_whole and exponent.value <= MOST_POWER
+        ):
+            value = numeral(base)
+            return part if value is None else build.number(value ** int(exponent.value))
+    return part
 
 
 def tidied(line: Line) -> Line:

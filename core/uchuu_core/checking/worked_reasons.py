@@ -1,14 +1,16 @@
 """The reason of a line that a method writes: its own law and sentence, with the numbers in it."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from functools import lru_cache
 from itertools import islice
 from typing import Any
 
+from uchuu_core.checking.tidy import worked_out
 from uchuu_core.contract import Density, Task
 from uchuu_core.failures import Failure
 from uchuu_core.kernel.points import NotRational, Undefined
+from uchuu_core.lawbook.expanding import WRITE_POWER_AS_PRODUCT
 from uchuu_core.lawbook.says import Says, in_order
 from uchuu_core.methods.catalogue import applicable, serving
 from uchuu_core.methods.method import Method, Moment, Posed, at_density
@@ -90,10 +92,23 @@ def _form(line: Line) -> Any:
     return unordered(without_brackets(line))
 
 
+def _worked_form(line: Line) -> Any:
+    return unordered(worked_out(without_brackets(line)))
+
+
 def said_by_method(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
     """Return what is said at *line* where some method writes it under *before*, word for word."""
     for passed in _passages(posed.given, before, line, _routes(posed, asked)):
         if len(passed) == 1:
+            return passed[0].says
+    return None
+
+
+def said_but_for_numbers(posed: Posed, before: Line, line: Line, asked: Asked) -> Says | None:
+    """Do as ``said_by_method`` where *line* is the method's but for plain numbers that are worked out, or not."""
+    wanted = _worked_form(line)
+    for passed in _passages(posed.given, before, line, _routes(posed, asked), _worked_form):
+        if len(passed) == 1 and wanted != _worked_form(before):
             return passed[0].says
     return None
 
@@ -117,19 +132,28 @@ def _joined(passages: Iterator[list[Moment]], line: Line) -> Says | None:
             return passed[-1].says
         told = (m for m in passed if not m.is_quiet or m is passed[-1])
         says = in_order(m.says for m in told if not isinstance(m.line, Feature))
-        if is_short(says):
-            return says
+        for short in (says, _without_preparing(says)):
+            if is_short(short):
+                return short
     return None
 
 
+def _without_preparing(says: Says) -> Says:
+    """Leave out what one does only to do what is said next."""
+    return Says(tuple(said for said in says.said if said.sentence is not WRITE_POWER_AS_PRODUCT))
+
+
 def _passages(
-    posed: Line, before: Line, line: Line, routes: Iterator[Route]
+    posed: Line,
+    before: Line,
+    line: Line,
+    routes: Iterator[Route],
+    form_of: Callable[[Line], Any] | None = None,
 ) -> Iterator[list[Moment]]:
-    """Yield the moments of each route that lead from *before* to *line*."""
-    start, end = _form(before), _form(line)
-    given = _form(posed)
+    """Yield the moments of each route that lead from *before* to *line*, compared by their forms."""
+    start, end, given = map(form_of or _form, (before, line, posed))
     for route in routes:
-        forms = [given, *(form for form, _ in route)]
+        forms = [given, *(form_of(m.line) if form_of else form for form, m in route)]
         if start not in forms:
             continue
         first = forms.index(start)

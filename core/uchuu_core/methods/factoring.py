@@ -30,6 +30,7 @@ from uchuu_core.lawbook.factoring import (
     TAKE_MINUS_OUT,
     TAKE_SHARE_OUT,
 )
+from uchuu_core.lawbook.fractions import COMMON_OUT_OF_EVERY_TERM
 from uchuu_core.lawbook.says import Says
 from uchuu_core.methods import factoring_trinomials as trinomials
 from uchuu_core.methods.method import BOARD, KEY, RIDES_ALONG, Moment
@@ -116,7 +117,9 @@ def route(given: Line, school: str) -> Route | str:
         if not _is_written_out(start, polynomial):
             found.moments.extend(expanded(start))
             if not found.moments or found.moments[-1].line != written:
-                says = COLLECT_DESCENDING()
+                last = found.moments[-1].line if found.moments else start
+                divides = isinstance(last, Quotient) and letters(last.denominator)
+                says = (COMMON_OUT_OF_EVERY_TERM if divides else COLLECT_DESCENDING)()
                 found.moments.append(Moment(written, says))
         state = State(algebra, 1, [], [(polynomial, 1)])
         _take_out(state, found)
