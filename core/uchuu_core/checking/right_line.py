@@ -28,6 +28,7 @@ from uchuu_core.notation.reading import is_number
 from uchuu_core.tree.build import without_brackets
 from uchuu_core.tree.nodes import (
     Either,
+    Expr,
     Feature,
     Line,
     Outcome,
@@ -151,14 +152,18 @@ def _on_one_side(start: Line, wrong: Line, context: Context) -> Iterator[Line]:
     if not (isinstance(start, Relation) and isinstance(wrong, Relation)):
         return
     asked = Asked("simplify", None, context.problem.house.density)
-    for side, other in (("left", "right"), ("right", "left")):
-        here, stands = getattr(start, side), getattr(start, other)
-        if unordered(stands) != unordered(getattr(wrong, other)) or "±" in plain(here):
+    for here, stands, stood in (
+        (start.left, start.right, wrong.right),
+        (start.right, start.left, wrong.left),
+    ):
+        if unordered(stands) != unordered(stood) or "±" in plain(here):
             continue  # with ± a side has two values: it is not simplified as one
         with suppress(Failure, NotRational, Undefined):
             for route in routes_of(context.posed.given_as(here), asked):
-                for _, moment in route[:MOST_AHEAD]:
-                    yield replace(start, **{side: moment.line})
+                for new in (moment.line for _, moment in route[:MOST_AHEAD]):
+                    if isinstance(new, Expr):
+                        sides = (new, stands) if here is start.left else (stands, new)
+                        yield Relation(sides[0], start.sign, sides[1])
 
 
 def _nearest(wrong: Line, lines: list[Line], start: Line, context: Context) -> Line | None:

@@ -24,7 +24,7 @@ from uchuu_core.tree.build import (
     total,
     without_brackets,
 )
-from uchuu_core.tree.nodes import Line, Quotient, Relation, Sum, Term
+from uchuu_core.tree.nodes import Expr, Line, Quotient, Relation, Sum, Term
 from uchuu_core.tree.paths import letters, replace_at, walk
 from uchuu_core.tree.shape import unordered
 
@@ -106,12 +106,16 @@ def _every_term_divided(line: Relation) -> Iterator[Line]:
                 )
 
 
+def _times(one: Expr, other: Expr) -> Expr:
+    return product(factor for factor in (one, other) if factor != ONE)
+
+
 def _cleared_both(line: Relation) -> Iterator[Line]:
     """Multiply both fractions of ``a/b = c/d`` by both denominators."""
     left, right = line.left, line.right
     if line.sign == "=" and isinstance(left, Quotient) and isinstance(right, Quotient):
-        one = product((left.numerator, right.denominator))
-        yield Relation(one, "=", product((right.numerator, left.denominator)))
+        one = _times(left.numerator, right.denominator)
+        yield Relation(one, "=", _times(right.numerator, left.denominator))
 
 
 def _over_one_denominator(line: Line) -> Iterator[Line]:
@@ -119,7 +123,7 @@ def _over_one_denominator(line: Line) -> Iterator[Line]:
     match line:
         case Sum((Term("+", Quotient(a, b)), Term(("+" | "-") as sign, Quotient(c, d)))):
             if letters(b) and letters(d) and b != d:
-                top = Sum((Term("+", product((a, d))), Term(sign, product((c, b)))))
+                top = Sum((Term("+", _times(a, d)), Term(sign, _times(c, b))))
                 yield Quotient(top, product((b, d)))
 
 

@@ -39,7 +39,7 @@ def _in_quotient(joined: Callable[[Expr, Expr], Expr | None]) -> Callable[[Line]
     return function
 
 
-def _base_rewritten(part: Line) -> Iterator[Line]:
+def _base_rewritten(part: Line) -> Iterator[Expr]:
     """Write ``8^(x + 2)`` as ``2^(3x + 2)``: only the first term of the exponent is multiplied."""
     if not (isinstance(part, Power) and isinstance(part.exponent, Sum)):
         return
