@@ -100,7 +100,7 @@ def _refusal(method: Method, posed: Posed) -> str | None:
         return "it is neither one expression nor one equation"
     try:
         return method.refusal(posed)
-    except TooLarge as bound:
+    except (TooLarge, OutOfScope) as bound:
         return bound.message
 
 

@@ -278,7 +278,11 @@ _EXPAND = chain(
 
 def moments(line: Line) -> Iterator[Moment]:
     """Yield the lines that expand an expression and collect its like terms."""
-    return _EXPAND(line)
+    return _EXPAND(rebuild(line, _without_exponent_one))
+
+
+def _without_exponent_one(part: Line) -> Line:
+    return part.base if isinstance(part, Power) and part.exponent == build.ONE else part
 
 
 def _refusal(posed: Posed) -> str | None:

@@ -34,7 +34,7 @@ def test_every_pattern_is_found_in_every_place() -> None:
         assert found[place, "found"] >= 0.99 * number, place
         assert found[place, "first"] >= 0.93 * number, place
     after = found[AFTER_A_STEP, "found"], found[AFTER_A_STEP, "missed"]
-    assert after[0] >= 0.92 * sum(after)
+    assert after[0] >= 0.9 * sum(after)
 
 
 @pytest.mark.parametrize("move", WITH_PATTERNS, ids=lambda move: move.key)

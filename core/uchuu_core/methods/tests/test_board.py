@@ -27,6 +27,7 @@ BOARDS: list[tuple[str, str, str | None, list[str]]] = [
     ("expand", "(x+3)(x+8)", None, ["x^2 + 8x + 3x + 24", "x^2 + 11x + 24"]),
     ("expand", "(y-5)^2", None, ["(y - 5)(y - 5)", "y^2 - 5y - 5y + 25", "y^2 - 10y + 25"]),
     ("expand", "2x(x-3)", None, ["2x^2 - 6x"]),
+    ("expand", "((x+1)x)^1", None, ["x^2 + x"]),
     ("factor", "3y^2+39y+120", None, ["3(y^2 + 13y + 40)", "3(y + 8)(y + 5)"]),
     (
         "factor",
