@@ -123,7 +123,7 @@ def test_answers_that_came_in_are_set_on_the_example(page: Page) -> None:
     groups = page.locator(".groups li")
     expect(groups).to_have_count(4)
     expect(groups.first).to_contain_text("3 of 7")
-    expect(groups.first).to_contain_text("Multiplies only the fraction terms")
+    expect(groups.first).to_contain_text("Multiplies only some terms")
     expect(page.locator(".class li").first).to_contain_text("3 of 7 left here")
     expect(page.locator(".class")).to_contain_text("2 of 7 reached the answer")
     expect(page.get_by_text("3, 4, 5")).to_have_count(0)

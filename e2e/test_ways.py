@@ -55,7 +55,7 @@ def test_a_way_to_work_it_is_chosen_and_then_edited(page: Page) -> None:
     page.keyboard.type("x + 2 = 21")
     page.keyboard.press("Enter")
 
-    expect(bench.stops.first).to_contain_text("Multiplies only the fraction terms")
+    expect(bench.stops.first).to_contain_text("Multiplies only some terms")
     page.keyboard.press("Control+z")
     expect_said(bench.stops.first, "Multiply every term by the LCD, 3.")
 
