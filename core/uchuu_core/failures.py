@@ -29,6 +29,11 @@ class Failure(Exception):
         self.message = message
         self.at = at
 
+    @property
+    def clause(self) -> str:
+        """The message as it stands behind a colon."""
+        return self.message[:1].lower() + self.message[1:].rstrip(".")
+
     def as_record(self) -> Refusal:
         """Return the contract's failure record."""
         return {"code": self.code, "message": self.message, "at": self.at}

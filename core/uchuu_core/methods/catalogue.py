@@ -100,8 +100,8 @@ def _refusal(method: Method, posed: Posed) -> str | None:
         return "it is neither one expression nor one equation"
     try:
         return method.refusal(posed)
-    except (TooLarge, OutOfScope) as bound:
-        return bound.message
+    except (TooLarge, OutOfScope) as reason:
+        return reason.clause
 
 
 def serving(posed: Posed, task: Task) -> Iterator[Method]:

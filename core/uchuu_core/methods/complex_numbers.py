@@ -247,7 +247,7 @@ def _refusal(posed: Posed) -> str | None:
     try:
         return None if list(moments(given)) else "it has the form a + bi already"
     except OutOfScope as reason:
-        return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+        return reason.clause
 
 
 COMPLEX = Method(

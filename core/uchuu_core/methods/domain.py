@@ -79,7 +79,7 @@ def _refusal(posed: Posed) -> str | None:
     except (NotRational, Undefined):
         return "what stands below a bar or under a root is not solved yet"
     except OutOfScope as reason:
-        return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+        return reason.clause
     return None
 
 

@@ -296,7 +296,7 @@ def _refusal(school: str) -> Callable[[Posed], str | None]:
         try:
             found = _worked(start, school, posed.house.powers_up_to)
         except OutOfScope as reason:
-            return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+            return reason.clause
         comes_back = found and unordered(found[-1].line) == unordered(start)
         return "it is in simplest form already" if comes_back or not found else None
 

@@ -128,7 +128,7 @@ def _refusal(posed: Posed) -> str | None:
     try:
         work(build.without_brackets(posed.given))
     except OutOfScope as reason:
-        return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+        return reason.clause
     return None
 
 

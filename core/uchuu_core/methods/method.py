@@ -4,6 +4,7 @@ A method yields *moments*: every line with its law and sentence, and how much it
 leaves lines out and joins their sentences; it never changes the route.
 """
 
+import re
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
@@ -19,6 +20,8 @@ from uchuu_core.tree.nodes import Chain, Expr, Line, Relation
 MOST_MOMENTS = 300
 """A method that goes on for longer is stopped: ours would be at fault, or the problem too large."""
 
+_SIGN_LEFT_OUT = re.compile(r"(?<!\d)\*|\*(?!\d)")
+"""A times sign that could be left out: not one between two numbers."""
 RIDES_ALONG, BOARD, KEY = 0, 1, 2
 _LEAST_WEIGHT: dict[Density, int] = {"fine": RIDES_ALONG, "board": BOARD, "key": KEY}
 
@@ -118,7 +121,7 @@ def _without_returns(moments: list[Moment]) -> list[Moment]:
     kept: list[Moment] = []
     places: dict[str, int] = {}
     for moment in moments:
-        written = plain(moment.line).replace("*", "")
+        written = _SIGN_LEFT_OUT.sub("", plain(moment.line))
         place = places.get(written)
         if place is None:
             places[written] = len(kept)

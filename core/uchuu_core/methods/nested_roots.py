@@ -283,7 +283,7 @@ def _method(
             if unmet_forms(found[-1].line, "simplify", forms):
                 return "it would not come to a finished form that way"
         except OutOfScope as reason:
-            return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+            return reason.clause
         except ArithmeticError:
             return "it is of another kind"
         return None

@@ -30,7 +30,7 @@ def _refusal(key: str) -> Callable[[Posed], str | None]:
         try:
             found = worked(start, key, posed.numbers.non_negative)
         except OutOfScope as reason:
-            return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+            return reason.clause
         if not found.moments:
             return _MISSING[PLAIN]
         used = found.techniques | ({PRIMES} if LARGEST in found.techniques else set())

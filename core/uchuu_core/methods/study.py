@@ -309,7 +309,7 @@ def _refusal(posed: Posed) -> str | None:
     except Undefined:
         return "it divides by zero everywhere"
     except OutOfScope as reason:
-        return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+        return reason.clause
     return None
 
 

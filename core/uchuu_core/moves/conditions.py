@@ -181,27 +181,12 @@ class Even:
 
 
 @dataclass(frozen=True, slots=True)
-class Whole:
-    """The variable is a whole number greater than ``least``."""
-
-    name: str
-    least: int
-
-    @property
-    def names(self) -> tuple[str, ...]:
-        return (self.name,)
-
-    def holds(self, bound: Bindings) -> bool:
-        value = numeral(bound[self.name])
-        return value is not None and value.denominator == 1 and value > self.least
-
-
-@dataclass(frozen=True, slots=True)
 class Above:
-    """The variable is a number greater than ``bound_below``."""
+    """The variable is a number greater than ``least`` (a whole one, with ``whole``)."""
 
     name: str
     least: int
+    whole: bool = False
 
     @property
     def names(self) -> tuple[str, ...]:
@@ -209,7 +194,9 @@ class Above:
 
     def holds(self, bound: Bindings) -> bool:
         value = numeral(bound[self.name])
-        return value is not None and value > self.least
+        if value is None or (self.whole and value.denominator != 1):
+            return False
+        return value > self.least
 
 
 @dataclass(frozen=True, slots=True)

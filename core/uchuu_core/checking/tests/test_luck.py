@@ -44,6 +44,8 @@ def test_a_line_that_only_an_error_writes_is_doubted(
         ("expand", "(x+3)(x-3)", "x^2-9"),
         ("simplify", "(1/5)^(-4)", "1/5^(-4)"),
         ("simplify", "sqrt(3^2)+x", "3+x"),
+        ("solve", "|x-3|=0", "x-3=0"),
+        ("solve", "|x+1|=2x", "x+1=2x"),
     ],
 )
 def test_what_a_law_writes_too_is_not_doubted(task: str, given: str, line: str) -> None:

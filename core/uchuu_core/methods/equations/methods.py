@@ -42,7 +42,7 @@ def _by(key: str, why: str, way: Way, suits: Callable[[Posed], bool] | None = No
         try:
             moments = _routed(way, posed)
         except OutOfScope as reason:
-            return reason.message[:1].lower() + reason.message[1:].rstrip(".")
+            return reason.clause
         return None if moments else "it is solved already"
 
     def moments(posed: Posed) -> Iterator[Moment]:

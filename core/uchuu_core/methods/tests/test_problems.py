@@ -43,7 +43,7 @@ def _ends(made: Made) -> dict[str, Line]:
     found = {}
     for method in applicable(context.posed, made.task):  # type: ignore[arg-type]
         lines = worked_lines(context, method, "fine")
-        written = [plain(line.moment.line).replace("*", "") for line in lines]
+        written = [plain(line.moment.line) for line in lines]
         assert len(set(written)) == len(written), (made.given, method.key, written)
         assert unordered(lines[-1].moment.line) != unordered(context.given), (
             made.given,

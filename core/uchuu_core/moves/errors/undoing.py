@@ -146,6 +146,7 @@ ABSOLUTE_ONE_CASE = error_of(
     "x-3=5",
     "x-3=5",
     common=Common.IN_EVERY_CLASS,
+    may_be_luck=False,  # of 0, and of many a letter, one case is all
 )
 
 ERRORS = (

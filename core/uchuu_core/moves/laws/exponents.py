@@ -8,7 +8,7 @@ from uchuu_core.lawbook.exponents import (
     ONE_OVER_THE_POWER,
     POWER_TO_EVERY_FACTOR_OF,
 )
-from uchuu_core.moves.conditions import Different, Even, Numeral, Unsigned, Whole
+from uchuu_core.moves.conditions import Above, Different, Even, Numeral, Unsigned
 from uchuu_core.moves.move import Example, Move, Rewrite
 
 PRODUCT_OF_POWERS = Move(
@@ -34,7 +34,7 @@ POWER_OF_POWER = Move(
     says=EXPONENTS_MULTIPLIED,
     rewrites=(
         Rewrite("(a^m)^n", "a^(m*n)", (Numeral("n", positive=True), Even("n", odd=True))),
-        Rewrite("(a^m)^n", "a^(m*n)", (Whole("m", 0), Whole("n", 1), Even("n"))),
+        Rewrite("(a^m)^n", "a^(m*n)", (Above("m", 0, whole=True), Above("n", 1), Even("n"))),
     ),
     examples=(
         Example("(x^2)^3", "x^(2*3)"),
@@ -47,8 +47,8 @@ POWER_OF_PRODUCT = Move(
     key="power-of-product",
     says=POWER_TO_EVERY_FACTOR_OF,
     rewrites=(
-        Rewrite("(a*b)^n", "a^n*b^n", (Whole("n", 1),)),
-        Rewrite("(a/b)^n", "a^n/b^n", (Whole("n", 1),)),
+        Rewrite("(a*b)^n", "a^n*b^n", (Above("n", 1, whole=True),)),
+        Rewrite("(a/b)^n", "a^n/b^n", (Above("n", 1, whole=True),)),
     ),
     examples=(
         Example("(2x)^3", "2^3*x^3"),

@@ -11,7 +11,6 @@ from uchuu_core.moves.conditions import (
     NumberOrSum,
     Numeral,
     Unsigned,
-    Whole,
 )
 from uchuu_core.moves.move import Effect, Move, Rewrite
 from uchuu_core.notation import plain, read
@@ -81,7 +80,7 @@ def test_a_division_sign_is_asked_for_where_it_matters() -> None:
         (Even("a"), "4", "3"),
         (Even("a", odd=True), "3", "0"),
         (Above("a", 1), "2", "1"),
-        (Whole("a", 1), "4", "5/2"),
+        (Above("a", 1, whole=True), "4", "5/2"),
     ],
 )
 def test_a_condition_looks_at_what_is_bound(condition: object, holds: str, fails: str) -> None:
